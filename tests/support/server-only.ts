@@ -1,0 +1,2 @@
+/** Stands in for the `server-only` package, which throws outside a Next server. */
+export {};
