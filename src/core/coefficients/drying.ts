@@ -1,0 +1,43 @@
+import { coefficients } from './coefficient';
+
+/** Constants of the drying model that no technique, method or product owns (drying §4–5). */
+export const drying = coefficients({
+  rootSegmentCm: [4, 'cm', 2, 6, 'A', 'root segment, at most 0.3 of the length'],
+  rootSegmentShare: [0.3, '–', 0.2, 0.4, 'A', 'largest share of the length that counts as root'],
+  endSegmentShare: [0.25, '–', 0.2, 0.3, 'A', 'last share of the length that counts as ends'],
+  middleSurvival: [0.92, '–', 0.85, 1, 'A', 'share of hairs that reach the middle: lengths are uneven'],
+  endSurvival: [0.62, '–', 0.5, 0.8, 'A', 'share of hairs that reach the ends'],
+  coneLoss: [0.35, '–', 0.2, 0.5, 'F', 'exposed root lost where a wide part lies flat on the scalp'],
+  radiationWM2K: [4.5, 'W/m²K', 4, 5, 'A', 'linearised long-wave exchange'],
+  scalpContactWM2K: [0.7, 'W/m²K', 0.4, 1, 'F', 'heat from scalp to the hair lying on it'],
+  scalpToAirWM2K: [1, 'W/m²K', 0.5, 2, 'F', 'heat from scalp to the air at the roots'],
+  latentHeatJKg: [2.43e6, 'J/kg', 2.4e6, 2.46e6, 'P', 'of evaporation near 30 °C'],
+  fibreConductivityWMK: [0.06, 'W/mK', 0.04, 0.1, 'A', 'dry fibre bundle'],
+  bundleDiffusivity: [0.9, '–', 0.5, 1.2, 'F', 'scale of vapour diffusion inside a bundle'],
+  boundOnset: [0.24, 'g/g', 0.15, 0.3, 'F', 'free water over which the surface falls from wet to dry'],
+  capillaryMargin: [0.02, 'g/g', 0.01, 0.04, 'A', 'explicit stepping stops this near saturation'],
+  waitingFloor: [0.12, 'g/g', 0.05, 0.2, 'A', 'free water below which waiting hair wants misting'],
+  unevenParting: [0.17, 'sd of ln area', 0.08, 0.3, 'C', 'hand-parted sections'],
+});
+
+/** Spread of ln drying time by what is not known, each alone (drying §7, measured on its reference head). */
+export const dryingSpread = coefficients({
+  hairDensity: [0.127, 'sd of ln h', 0.05, 0.2, 'F', 'how much hair there is'],
+  pickUp: [0.089, 'sd of ln h', 0.05, 0.2, 'F', 'how wet it was at the start'],
+  roomHumidity: [0.054, 'sd of ln h', 0.02, 0.1, 'F', 'humidity of the room'],
+  unevenParting: [0.044, 'sd of ln h', 0.02, 0.1, 'F', 'sections of unequal size'],
+  airMovement: [0.037, 'sd of ln h', 0.02, 0.1, 'F', 'air movement'],
+  productWater: [0.035, 'sd of ln h', 0.02, 0.1, 'F', 'water in the products'],
+  roomTemperature: [0.022, 'sd of ln h', 0.01, 0.05, 'F', 'temperature of the room'],
+  unknownHead: [0.25, 'sd of ln h', 0.1, 0.4, 'F', 'a head not yet learnt'],
+});
+
+/** Crowding of each zone: how freely air reaches it (drying §4, zones). */
+export const zoneExposure = coefficients({
+  front: [1.05, '–', 0.9, 1.2, 'F', 'open to the air'],
+  crown: [1.05, '–', 0.9, 1.2, 'F', 'open to the air'],
+  left: [1, '–', 0.85, 1.15, 'F', 'side'],
+  right: [1, '–', 0.85, 1.15, 'F', 'side'],
+  back: [0.85, '–', 0.7, 1, 'F', 'under other sections'],
+  nape: [0.7, '–', 0.5, 0.9, 'F', 'under everything, against the neck'],
+});

@@ -1,0 +1,20 @@
+import { air } from './air';
+import { bonnet } from './bonnet';
+import { diffuser } from './diffuser';
+import { hoodCool } from './hood-cool';
+import { hoodHot } from './hood-hot';
+import { hoodWarm } from './hood-warm';
+import type { DryingMethod } from './method';
+
+/** Every way of drying, by id, in the order shown. */
+export const dryingMethods = {
+  [air.id]: air,
+  [bonnet.id]: bonnet,
+  [hoodHot.id]: hoodHot,
+  [hoodWarm.id]: hoodWarm,
+  [hoodCool.id]: hoodCool,
+  [diffuser.id]: diffuser,
+} as const satisfies Record<string, DryingMethod>;
+
+export type DryingMethodId = keyof typeof dryingMethods;
+export const DRYING_METHOD_IDS = Object.keys(dryingMethods) as DryingMethodId[];

@@ -1,0 +1,109 @@
+import { drying as dryingTable, zoneExposure } from '../coefficients/drying';
+import { air as openAir } from '../drying-methods/air';
+import type { DryingMethod } from '../drying-methods/method';
+import type { Zone } from '../hair/zone';
+import { humidityRatio, saturatedVapourDensity, wetBulbFromRatioC } from './air';
+import type { DryingNode } from './nodes';
+import { cylinderTransfer } from './transfer';
+
+/** The room the head dries in. */
+export interface Room {
+  readonly temperatureC: number;
+  /** 0 to 1. */
+  readonly relativeHumidity: number;
+}
+
+/** What one drying method makes of a room, the same for every zone. */
+export interface MethodAir {
+  readonly scalpC: number;
+  readonly radiantC: number;
+  readonly sweatKgM2S: number;
+  readonly roomVapour: number;
+  /** Share of each node's area that a wrap leaves open. */
+  readonly openShare: number;
+  readonly hotStep: boolean;
+  /** Air that passes over each node, with the share of the time it does. */
+  readonly streams: readonly AirStream[];
+}
+
+/** Air of one temperature over the hair. */
+interface AirStream {
+  readonly share: number;
+  readonly method: DryingMethod;
+  readonly filmC: number;
+  readonly differenceK: number;
+}
+
+/** Air temperature of a method in a room: a hood set cooler than the room blows room air. */
+const airTemperatureC = (method: DryingMethod, room: Room) =>
+  method.airC === null ? room.temperatureC : Math.max(method.airC, room.temperatureC);
+
+/** Scalp, radiation, sweat and room vapour under a method (drying §5.5). */
+export function methodAir(method: DryingMethod, room: Room): MethodAir {
+  const radiantFrom = method.radiant.from === 'air' ? airTemperatureC(method, room) : room.temperatureC;
+  return {
+    scalpC: method.scalpC + (method.isHot ? 0 : 0.25 * (room.temperatureC - 22)),
+    radiantC: radiantFrom + method.radiant.offsetK,
+    sweatKgM2S: method.sweatGM2H / 3.6e6,
+    roomVapour: room.relativeHumidity * saturatedVapourDensity(room.temperatureC),
+    openShare: method.cover ? 1 - method.cover.share / 2 : 1,
+    hotStep: method.isHot,
+    streams: [
+      airStream(method, room, method.duty),
+      ...(method.duty < 1 ? [airStream(openAir, room, 1 - method.duty)] : []),
+    ],
+  };
+}
+
+/** Exchange conductances of one zone's ladder, m³/s, and the temperature of its far end, °C. */
+export interface ZoneExchange {
+  readonly between: readonly [number, number, number];
+  readonly roomC: number;
+}
+
+/** Ladder of one zone: area, hair length and exposure decide how freely its air renews itself. */
+export function zoneExchange(
+  method: DryingMethod,
+  room: Room,
+  zone: Zone,
+  areaM2: number,
+  lengthM: number,
+): ZoneExchange {
+  const exposure = zoneExposure.value[zone];
+  const envelope = 1 + 1.75 * lengthM;
+  const rootShape = Math.min(1.6, Math.max(0.75, Math.sqrt(0.22 / lengthM)));
+  const mix = (index: 0 | 1 | 2) =>
+    (method.duty * method.exchangeMmS[index] + (1 - method.duty) * openAir.exchangeMmS[index]) / 1000;
+  const endSpeed = mix(2);
+  const endRoom = method.cover
+    ? (areaM2 * envelope * (1 - method.cover.share)) / (1 / (endSpeed * exposure) + method.cover.resistanceSM)
+    : endSpeed * exposure * areaM2 * envelope;
+  const hotShare = (method.duty * method.exchangeMmS[2]) / 1000 / endSpeed;
+  return {
+    between: [mix(0) * exposure * areaM2 * rootShape, mix(1) * exposure * areaM2 * envelope, endRoom],
+    roomC: hotShare * airTemperatureC(method, room) + (1 - hotShare) * room.temperatureC,
+  };
+}
+
+function airStream(method: DryingMethod, room: Room, share: number): AirStream {
+  const airC = airTemperatureC(method, room);
+  const wetC = wetBulbFromRatioC(airC, humidityRatio(room.temperatureC, room.relativeHumidity));
+  return { share, method, filmC: (airC + wetC) / 2, differenceK: 0.6 * Math.max(1, airC - wetC) };
+}
+
+/** Heat and mass transfer at one node; a moving nozzle is averaged over its duty. */
+export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode, level: 0 | 1 | 2) {
+  let heatWM2K = 0;
+  let massMS = 0;
+  for (const { share, method, filmC, differenceK } of air.streams) {
+    const speed = method.airSpeedMS * method.speedShare[level] * zoneExposure.value[zone];
+    const transfer = cylinderTransfer(node.diameterM, speed, filmC, differenceK);
+    heatWM2K += share * transfer.heatWM2K;
+    massMS += share * transfer.massMS;
+  }
+  return { heatWM2K, massMS };
+}
+
+/** Radiation conductance per m² of a node, W/K: half hidden at the root. */
+export const radiationWM2K = (level: 0 | 1 | 2): number =>
+  dryingTable.value.radiationWM2K * (level === 0 ? 0.5 : 0.9);

@@ -1,0 +1,37 @@
+import { hair } from '../coefficients/hair';
+
+/** GAB constants of the drying branch: monolayer regain, K and C (drying §5.3). */
+const MONOLAYER = 0.08;
+const GAB_K = 0.75;
+const GAB_C = 8;
+
+/**
+ * Equilibrium regain of hair, g water per g dry hair, on the drying branch.
+ *
+ * @param activity water activity or relative humidity, 0 to 1
+ * @param porosityFactor 0.9 low … 1.15 high or bleached
+ * @source GAB isotherm fitted to human-hair regain quoted from memory of Robbins, raised for hysteresis
+ * @example equilibriumRegain(0.65, 1) // => 0.138
+ */
+export function equilibriumRegain(activity: number, porosityFactor: number): number {
+  const u = GAB_K * activity;
+  return (porosityFactor * MONOLAYER * GAB_C * u) / ((1 - u) * (1 + (GAB_C - 1) * u));
+}
+
+/** Water activity at a regain: the inverse of {@link equilibriumRegain}, 1 at and above saturation. */
+export function activityAtRegain(regain: number, porosityFactor: number): number {
+  if (regain <= 0) return 0;
+  const b = GAB_C - 2 - (GAB_C * MONOLAYER * porosityFactor) / regain;
+  const u = (b + Math.sqrt(b * b + 4 * (GAB_C - 1))) / (2 * (GAB_C - 1));
+  return Math.min(1, u / GAB_K);
+}
+
+/** Regain of the saturated fibre: water above it is free, capillary water. */
+export const saturatedRegain = (porosityFactor: number): number => equilibriumRegain(1, porosityFactor);
+
+/** Regain at which hair counts as dry in a room: near its equilibrium, and below the glass transition. */
+export const dryRegain = (roomHumidity: number, porosityFactor: number): number =>
+  Math.min(
+    equilibriumRegain(roomHumidity, porosityFactor) + hair.value.dryMarginRegain,
+    hair.value.glassRegain,
+  );

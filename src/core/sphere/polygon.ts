@@ -1,0 +1,108 @@
+import type { ChartPoint, FramePoint } from './crown-chart';
+import { fromFrame } from './crown-chart';
+
+/** Cut edges are drawn through the curve at no more than this spacing, in R. */
+const CUT_SPACING = 0.025;
+
+/** Area of a closed polygon in R² (shoelace), without sign. */
+export function polygonArea(points: readonly ChartPoint[]): number {
+  let doubled = 0;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    doubled += points[j]!.x * points[i]!.y - points[i]!.x * points[j]!.y;
+  }
+  return Math.abs(doubled) / 2;
+}
+
+/** Centroid of a closed polygon. */
+export function polygonCentroid(points: readonly ChartPoint[]): ChartPoint {
+  let doubled = 0;
+  let x = 0;
+  let y = 0;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    const cross = points[j]!.x * points[i]!.y - points[i]!.x * points[j]!.y;
+    doubled += cross;
+    x += (points[j]!.x + points[i]!.x) * cross;
+    y += (points[j]!.y + points[i]!.y) * cross;
+  }
+  return { x: x / (3 * doubled), y: y / (3 * doubled) };
+}
+
+/** Whether a point lies inside a closed polygon (even–odd rule). */
+export function polygonContains(points: readonly ChartPoint[], { x, y }: ChartPoint): boolean {
+  let inside = false;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    const a = points[i]!;
+    const b = points[j]!;
+    if (a.y > y !== b.y > y && x < ((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+  }
+  return inside;
+}
+
+type Axis = 'f' | 't';
+
+/** The points strictly between two ends of a cut, taken along the true line of equal `axis`. */
+function alongCut(from: FramePoint, to: FramePoint, axis: Axis): FramePoint[] {
+  const pieces = Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / CUT_SPACING);
+  const other = axis === 'f' ? 't' : 'f';
+  const points: FramePoint[] = [];
+  const forward = from[other] <= to[other];
+  const [low, high] = forward ? [from[other], to[other]] : [to[other], from[other]];
+  for (let i = 1; i < pieces; i++) {
+    const value = low + ((high - low) * i) / pieces;
+    points.push(axis === 'f' ? fromFrame(from.f, value) : fromFrame(value, from.t));
+  }
+  return forward ? points : points.reverse();
+}
+
+function crossing(a: FramePoint, b: FramePoint, axis: Axis, at: number): FramePoint {
+  // The lower end first, so that both neighbours of a cut compute the very same point.
+  const [low, high] = a[axis] <= b[axis] ? [a, b] : [b, a];
+  const share = (at - low[axis]) / (high[axis] - low[axis]);
+  const mix = (key: 'x' | 'y' | 'f' | 't') => low[key] + share * (high[key] - low[key]);
+  return {
+    x: mix('x'),
+    y: mix('y'),
+    f: axis === 'f' ? at : mix('f'),
+    t: axis === 't' ? at : mix('t'),
+  };
+}
+
+/**
+ * The part of a polygon on one side of a line of equal `f` or `t`.
+ * Neighbours on the two sides share every point of the cut, so their areas add up to the whole.
+ *
+ * @source Sutherland & Hodgman 1974, Comm. ACM 17(1), against one coordinate of the row frame
+ */
+export function clipPolygon(
+  points: readonly FramePoint[],
+  axis: Axis,
+  at: number,
+  keep: 'below' | 'above',
+): FramePoint[] {
+  const isInside = keep === 'below' ? (p: FramePoint) => p[axis] < at : (p: FramePoint) => p[axis] >= at;
+  const kept: FramePoint[] = [];
+  let exit: FramePoint | null = null;
+  let firstEntry: FramePoint | null = null;
+  let firstEntryIndex = 0;
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i]!;
+    const b = points[(i + 1) % points.length]!;
+    const [aInside, bInside] = [isInside(a), isInside(b)];
+    if (aInside) kept.push(a);
+    if (aInside === bInside) continue;
+    const cut = crossing(a, b, axis, at);
+    if (bInside) {
+      if (exit) kept.push(...alongCut(exit, cut, axis));
+      else {
+        firstEntry = cut;
+        firstEntryIndex = kept.length;
+      }
+      kept.push(cut);
+    } else {
+      kept.push(cut);
+      exit = cut;
+    }
+  }
+  if (firstEntry && exit) kept.splice(firstEntryIndex, 0, ...alongCut(exit, firstEntry, axis));
+  return kept;
+}
