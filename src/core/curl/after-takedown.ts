@@ -1,0 +1,83 @@
+import { result } from '../coefficients/result';
+import { alongHair, meanAlongHair } from './along-hair';
+import { hang, hairStiffness, hairWeightNPerMm, unload } from './hang';
+import { bendOfHelix, polarOfBend, type Helix } from './helix';
+import { naturalBend } from './natural-shape';
+
+/** One section of hair as it was set and as it is worn. */
+export interface WornHair {
+  readonly lengthMm: number;
+  readonly strandUm: number;
+  readonly coilDiameterMm: number;
+  readonly shrinkage: number;
+  /** Helices of the hair in the set, root to tip. */
+  readonly setNodes: readonly Helix[];
+  readonly thicknessMm: number;
+  /** Share of the set that stays, 0 own pattern … 1 set. */
+  readonly retention: number;
+  /** Share of the own curl straightened. */
+  readonly straightened: number;
+  readonly hold: number;
+  readonly openingN: number;
+  /** Pieces each section is separated into, ≥ 1. */
+  readonly separations: number;
+  /** Share by which nights have opened the curl. */
+  readonly opened: number;
+  /** Root piece that stays stretched: its length, mm, and visible over true length. */
+  readonly root: { readonly stretchedMm: number; readonly stretch: number };
+}
+
+/** The curl that is seen. */
+export interface VisibleCurl {
+  /** Outer diameter, mm. */
+  readonly diameterMm: number;
+  readonly visibleMm: number;
+  /** Visible over stretched length, 0 to 1. */
+  readonly stretch: number;
+}
+
+/**
+ * The curl after takedown: set and own shape blended in polar form, then hung under the hair's own weight.
+ *
+ * @source set-geometry §8
+ */
+export function curlAfterTakedown(hair: WornHair): VisibleCurl {
+  const stiffness = hairStiffness(hair.strandUm);
+  const measured = naturalBend(hair.coilDiameterMm, hair.shrinkage);
+  const weight = hairWeightNPerMm(hair.strandUm) * hair.lengthMm;
+  const s = hair.retention;
+  const stiffer = 1 + result.value.filmStiffness * hair.hold * s;
+  const worn = { bending: stiffness.bending * stiffer, torsional: stiffness.torsional * stiffer };
+  const handling = (hair.openingN * s * (1 + Math.log2(hair.separations))) / 2;
+
+  const ratios: number[] = [];
+  const radii: number[] = [];
+  alongHair((share, i) => {
+    const { own, forceN } = unload(measured, weight * (1 - share), stiffness);
+    const base = polarOfBend({
+      curvature: own.curvature * (1 - hair.straightened),
+      torsion: own.torsion * (1 - hair.straightened / 2),
+    });
+    const set = polarOfBend(bendOfHelix(hair.setNodes[i]!));
+    const blended = {
+      angleRad: s * set.angleRad + (1 - s) * base.angleRad,
+      rate: (s * Math.sqrt(set.rate) + (1 - s) * Math.sqrt(base.rate)) ** 2,
+    };
+    const force = forceN * (1 + result.value.filmWeight * s) + handling;
+    const hung = hang(blended, force, worn);
+    const radius = hung.rate === 0 ? 0 : Math.sin(hung.angleRad) / hung.rate;
+    const opened = Math.min(result.value.opennessPerNightCap, hair.opened);
+    ratios.push(Math.sqrt(1 - ((1 - opened) * Math.sin(hung.angleRad)) ** 2));
+    radii.push(radius);
+  });
+
+  const ratio = meanAlongHair(ratios);
+  const rootMm = Math.min(hair.root.stretchedMm, hair.lengthMm / 2);
+  const rootRatio = Math.max(ratio, s * hair.root.stretch + (1 - s) * ratio);
+  const visibleMm = ratio * (hair.lengthMm - rootMm) + rootMm * rootRatio;
+  return {
+    diameterMm: 2 * meanAlongHair(radii) + (s * hair.thicknessMm) / Math.sqrt(hair.separations),
+    visibleMm,
+    stretch: visibleMm / hair.lengthMm,
+  };
+}

@@ -1,0 +1,86 @@
+import { hair } from '../coefficients/hair';
+import type { Bend, Polar } from './helix';
+
+/** Stiffness of one hair, N mm². */
+export interface Stiffness {
+  readonly bending: number;
+  readonly torsional: number;
+}
+
+/** Bending and torsional stiffness of a round hair. */
+export function hairStiffness(strandUm: number): Stiffness {
+  const bending = (hair.value.modulusMPa * Math.PI * (strandUm / 1000) ** 4) / 64;
+  return { bending, torsional: bending / (1 + hair.value.poissonRatio) };
+}
+
+/** Weight of one hair per mm of length, N/mm. */
+export const hairWeightNPerMm = (strandUm: number): number =>
+  (Math.PI / 4) * (strandUm / 1000) ** 2 * hair.value.fibreDensity * 1e-9 * 9.81;
+
+/**
+ * How a helix of given own shape hangs under an axial force with its tip free to turn: the angle that
+ * minimises bending, twisting and load energy, found by bisection on its slope.
+ *
+ * @param own rate and angle of the unloaded shape
+ * @param forceN axial force on one hair, N (≥ 0)
+ * @source heavy elastic rod with intrinsic curvature (set-geometry §6; published, from memory)
+ */
+export function hang(own: Polar, forceN: number, { bending, torsional }: Stiffness): Polar {
+  const { rate, angleRad } = own;
+  if (forceN <= 0 || angleRad <= 0 || rate <= 0) return own;
+  const slope = (angle: number) => {
+    const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+    const away = Math.sin(angleRad - angle);
+    const compliance = (cos * cos) / bending + (sin * sin) / torsional;
+    const complianceSlope = 2 * sin * cos * (1 / torsional - 1 / bending);
+    return (
+      0.5 *
+        rate *
+        rate *
+        ((-2 * away * Math.cos(angleRad - angle)) / compliance -
+          (away * away * complianceSlope) / compliance ** 2) +
+      forceN * sin
+    );
+  };
+  let low = 0;
+  let high = angleRad;
+  for (let i = 0; i < 60 && high - low > 1e-9; i++) {
+    const middle = (low + high) / 2;
+    if (slope(middle) < 0) low = middle;
+    else high = middle;
+  }
+  const angle = (low + high) / 2;
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+  return {
+    angleRad: angle,
+    rate:
+      (rate * (bending * Math.sin(angleRad) * sin + torsional * Math.cos(angleRad) * cos)) /
+      (bending * sin * sin + torsional * cos * cos),
+  };
+}
+
+/**
+ * The unloaded shape behind a hanging one, so that weight is not counted twice.
+ *
+ * @returns the shape and the force it stands for, capped so that the own torsion stays positive
+ * @source set-geometry §6, closed form
+ */
+export function unload(
+  hanging: Bend,
+  forceN: number,
+  { bending, torsional }: Stiffness,
+): { own: Bend; forceN: number } {
+  const rate = Math.hypot(hanging.curvature, hanging.torsion);
+  if (rate === 0) return { own: hanging, forceN };
+  const sin = hanging.curvature / rate;
+  const cos = hanging.torsion / rate;
+  const most = sin === 0 ? Infinity : (0.9 * hanging.torsion * torsional * rate) / (sin * sin);
+  const force = Math.min(forceN, most);
+  return {
+    own: {
+      curvature: hanging.curvature + (force * sin * cos) / (bending * rate),
+      torsion: hanging.torsion - (force * sin * sin) / (torsional * rate),
+    },
+    forceN: force,
+  };
+}

@@ -1,0 +1,144 @@
+import { z } from 'zod';
+import { ENDS_METHOD_IDS, ROOT_METHOD_IDS } from '../coefficients/root-and-ends';
+import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
+import { NIGHT_CARE_IDS } from '../coefficients/night-care';
+import { START_STATE_IDS } from '../coefficients/start-states';
+import { DRYING_METHOD_IDS } from '../drying-methods';
+import { ZONES } from '../hair/zone';
+import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/brick-layout';
+import { ROLE_IDS } from '../products';
+import { TECHNIQUE_IDS } from '../techniques';
+import { bounded, boundedInt, choice } from './field';
+
+/** Techniques and partings of the format that this version cannot work out yet. */
+const PLANNED_TECHNIQUES = [
+  'double-two-strand-twist', 'three-strand-twist', 'flat-twist', 'braid', 'braid-with-rods', 'bantu-knot',
+  'flexible-rod-set', 'spiral-former', 'finger-coil', 'comb-coil', 'shingling',
+]; // prettier-ignore
+const PLANNED_PATTERNS = ['rows', 'radial', 'lanes-back', 'lanes-side'];
+const PLANNED_PARTS = ['centre', 'left', 'right', 'curved-left', 'curved-right', 'half-up'];
+
+/** Fields of the format, by the object they stand in, that this version does not read yet. */
+export const PLANNED_FIELDS: Readonly<Record<string, readonly string[]>> = {
+  '': ['draws', 'seed'],
+  set: ['zones'],
+  parting: ['zoneSize', 'recipe'],
+};
+
+export const CONDITIONS = [
+  'bleached', 'coloured', 'heat-damaged', 'transitioning', 'due-a-trim', 'blunt-trim', 'tapered-cut', 'sore-scalp',
+  'flaking-scalp', 'child',
+] as const; // prettier-ignore
+export type Condition = (typeof CONDITIONS)[number];
+
+export const LENGTH_RANGE_CM = { low: 1, high: 120 } as const;
+const lengthCm = (label: string) => bounded(label, LENGTH_RANGE_CM.low, LENGTH_RANGE_CM.high, 'cm');
+
+const stretchedLengthCm = z.union(
+  [
+    lengthCm('stretched length'),
+    z.strictObject(
+      Object.fromEntries(ZONES.map((zone) => [zone, lengthCm(`stretched length, ${zone},`)])) as Record<
+        (typeof ZONES)[number],
+        ReturnType<typeof lengthCm>
+      >,
+    ),
+  ],
+  { error: 'stretched length must be one number in cm, or one for each of front, crown, left, right, back, nape' },
+);
+
+/** What a head is, as measured on the day. */
+export const headInput = z.strictObject({
+  circumferenceCm: bounded('head circumference', 46, 66, 'cm').default(56),
+  densityPerCm2: bounded('density', 40, 350, 'hairs per cm²').optional(),
+  ponytailCircumferenceCm: bounded('ponytail circumference', 1, 25, 'cm').optional(),
+  strandDiameterUm: bounded('strand diameter', 35, 120, 'µm').default(STRAND_UM.medium),
+  naturalCoilDiameterMm: bounded('natural coil diameter', 0.5, 60, 'mm').default(8),
+  shrinkage: bounded('shrinkage (a share, not a percentage)', 0, 0.92).default(0.5),
+  porosity: choice('porosity', Object.keys(POROSITY) as Porosity[]).default('medium'),
+  stretchedLengthCm,
+  conditions: z.array(choice('condition', CONDITIONS)).default([]),
+});
+
+export const toolInput = z.strictObject({
+  diameterMm: bounded('rod diameter', 3, 80, 'mm'),
+  workingLengthMm: bounded('rod working length', 20, 300, 'mm').default(80),
+  owned: boundedInt('rods owned', 0, 1000).default(0),
+});
+
+export const layerInput = z.strictObject({
+  role: choice('product role', ROLE_IDS),
+  grams: bounded('product dose', 0, 500, 'g').optional(),
+  waterShare: bounded('water share', 0, 1).optional(),
+  hold: bounded('hold', 0, 5).optional(),
+  weight: bounded('weight', 0, 5).optional(),
+});
+
+export const setInput = z
+  .strictObject({
+    technique: choice('technique', TECHNIQUE_IDS, PLANNED_TECHNIQUES),
+    sections: boundedInt('number of sections', MIN_SECTIONS, MAX_SECTIONS).optional(),
+    sectionSideCm: bounded('section side', 1, 20, 'cm').optional(),
+    rootMethod: choice('root method', ROOT_METHOD_IDS).optional(),
+    endsMethod: choice('ends method', ENDS_METHOD_IDS).optional(),
+    startState: choice('start state', START_STATE_IDS).default('damp'),
+    tool: toolInput.nullable().optional(),
+    layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
+    brushedThrough: z.boolean().default(false),
+  })
+  .refine((set) => set.sections !== undefined || set.sectionSideCm !== undefined, {
+    path: ['sections'],
+    error: `the number of sections is missing: give ${MIN_SECTIONS} to ${MAX_SECTIONS}, or a section side in cm`,
+  });
+
+export const roomInput = z.strictObject({
+  temperatureC: bounded('room temperature', 5, 45, '°C').default(22),
+  relativeHumidity: bounded('room humidity (a share, not a percentage)', 0, 1).default(0.5),
+  dewPointOutsideC: bounded('dew point outdoors', -30, 35, '°C').default(12),
+});
+
+export const wearInput = z.strictObject({
+  night: choice('night care', NIGHT_CARE_IDS).default('gather-and-bonnet'),
+  separations: boundedInt('pieces each section is separated into', 1, 8).default(2),
+  fluffing: boundedInt('fluffing', 0, 3).default(1),
+  hands: choice('hands at takedown', ['oiled', 'bare'] as const).default('oiled'),
+});
+
+export const dryingInput = z.strictObject({
+  method: choice('drying method', DRYING_METHOD_IDS),
+  hours: bounded('drying time', 0.05, 96, 'h'),
+});
+
+const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})?$/;
+const time = (label: string) =>
+  z.string().regex(TIME, `${label} must be a time such as 2027-03-13T09:00:00-06:00, or without the offset beside a timeZone`);
+
+/** A brief as it is written: fields with defaults may be left out. */
+export const briefInput = z
+  .strictObject({
+    format: z.literal('keen-spiral/brief', { error: 'format must be “keen-spiral/brief”' }),
+    version: z.literal(1, { error: 'this version reads briefs of version 1' }),
+    head: headInput,
+    set: setInput,
+    parting: z
+      .strictObject({
+        pattern: choice('parting pattern', ['brick'] as const, PLANNED_PATTERNS).default('brick'),
+        part: choice('part', ['none'] as const, PLANNED_PARTS).default('none'),
+      })
+      .prefault({}),
+    wear: wearInput.prefault({}),
+    room: roomInput.prefault({}),
+    drying: z.array(dryingInput).max(6, 'a drying sequence takes at most 6 steps').default([]),
+    pace: bounded('pace', 0.3, 3).default(1),
+    startAt: time('startAt').optional(),
+    wearBy: time('wearBy').optional(),
+    timeZone: z.string().min(1).optional(),
+  })
+  .meta({ title: 'Keen Spiral brief, version 1' });
+
+export type BriefInput = z.input<typeof briefInput>;
+export type ParsedBrief = z.output<typeof briefInput>;
+export type HeadInput = z.input<typeof headInput>;
+
+/** Density when neither density nor ponytail is given. */
+export const DEFAULT_DENSITY_PER_CM2 = DENSITY_PER_CM2.medium;

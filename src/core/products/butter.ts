@@ -1,0 +1,13 @@
+import { defineRole } from './role';
+
+export const butter = defineRole({
+  id: 'butter',
+  label: 'Butter',
+  waterShare: 0.08,
+  filmSM: 70,
+  hold: 0.15,
+  weight: 5,
+  dosePerG: 0.04,
+  isSealant: true,
+  isHold: false,
+});

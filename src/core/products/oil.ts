@@ -1,0 +1,13 @@
+import { defineRole } from './role';
+
+export const oil = defineRole({
+  id: 'oil',
+  label: 'Oil',
+  waterShare: 0,
+  filmSM: 70,
+  hold: 0.05,
+  weight: 4,
+  dosePerG: 0.02,
+  isSealant: true,
+  isHold: false,
+});

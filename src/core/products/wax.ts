@@ -1,0 +1,13 @@
+import { defineRole } from './role';
+
+export const wax = defineRole({
+  id: 'wax',
+  label: 'Wax',
+  waterShare: 0.03,
+  filmSM: 70,
+  hold: 0.45,
+  weight: 5,
+  dosePerG: 0.07,
+  isSealant: true,
+  isHold: true,
+});
