@@ -36,6 +36,10 @@ export const magnusPressurePa = (temperatureC: number): number =>
 export const saturatedVapourDensity = (temperatureC: number): number =>
   magnusPressurePa(temperatureC) / (VAPOUR_GAS_CONSTANT * kelvin(temperatureC));
 
+/** Change of {@link saturatedVapourDensity} per kelvin, kg/(m³ K), from the density itself. */
+export const saturatedDensitySlope = (temperatureC: number, densityKgM3: number): number =>
+  densityKgM3 * ((17.625 * 243.04) / (temperatureC + 243.04) ** 2 - 1 / kelvin(temperatureC));
+
 /** Humidity ratio, kg water per kg dry air, of air at a relative humidity of 0 to 1. */
 export function humidityRatio(temperatureC: number, relativeHumidity: number): number {
   const vapourPa = relativeHumidity * saturationPressurePa(temperatureC);

@@ -1,8 +1,8 @@
 import { drying as dryingTable } from '../coefficients/drying';
 import type { DryingMethod } from '../drying-methods/method';
 import { ZONES, type Zone } from '../hair/zone';
-import { AIR_HEAT_CAPACITY, saturatedVapourDensity, vapourDiffusivity } from './air';
-import { methodAir, nodeTransfer, radiationWM2K, zoneExchange, type Room } from './air-at-hair';
+import { AIR_HEAT_CAPACITY, saturatedDensitySlope, saturatedVapourDensity, vapourDiffusivity } from './air';
+import { methodAir, nodeTransfer, radiationWM2K, zoneExchange, type MethodAir, type Room } from './air-at-hair';
 import { sectionNodes, type DryingNode, type SectionClass } from './nodes';
 import { solveLadder } from './ladder';
 import { activityAtRegain, dryRegain, equilibriumRegain, saturatedRegain } from './sorption';
@@ -40,8 +40,8 @@ export interface DryRun {
   readonly moisture: readonly number[];
   /** Mean share of the removable water still in the hair, 1 at the start … 0 dry. */
   readonly dampness: readonly number[];
-  /** Moisture of every node at those times, g per g. */
-  readonly nodeMoisture: readonly Float64Array[];
+  /** Mean moisture at root, middle and ends at those times, g per g. */
+  readonly levelMoisture: readonly [root: readonly number[], middle: readonly number[], ends: readonly number[]];
   readonly dryMoisture: number;
 }
 
@@ -59,7 +59,8 @@ interface RunningNode {
   readonly areaM2: number;
   readonly baseM2: number;
   readonly depthM: number;
-  readonly packing: number;
+  /** Vapour diffusion inside the bundle over that in free air. */
+  readonly diffusionShare: number;
   readonly profileFactor: number;
   readonly section: SectionClass;
   heatWM2K: number;
@@ -67,9 +68,12 @@ interface RunningNode {
   radiation: number;
   moisture: number;
   temperatureC: number;
+  /** Saturated vapour density at that temperature, kg/m³. */
+  saturatedDensity: number;
   activity: number;
   vapourConductance: number;
   heatConductance: number;
+  dryAfterH: number;
 }
 
 /** Three rungs of air of one zone. */
@@ -99,7 +103,7 @@ function runningZones(input: DryRunInput): RunningZone[] {
         areaM2: node.areaM2 * section.count,
         baseM2: level === 0 ? section.count * section.sectionAreaCm2 * 1e-4 : 0,
         depthM: node.depthM,
-        packing: node.packing,
+        diffusionShare: dryingTable.value.bundleDiffusivity * (1 - node.packing) ** (4 / 3),
         profileFactor: node.profileFactor,
         section,
         heatWM2K: 0,
@@ -107,9 +111,11 @@ function runningZones(input: DryRunInput): RunningZone[] {
         radiation: 0,
         moisture: input.startMoisture,
         temperatureC: input.room.temperatureC,
+        saturatedDensity: saturatedVapourDensity(input.room.temperatureC),
         activity: 1,
         vapourConductance: 0,
         heatConductance: 0,
+        dryAfterH: Infinity,
       })),
     );
     zones.push({
@@ -147,30 +153,40 @@ export function dryRun(input: DryRunInput): DryRun {
   const totalKg = nodes.reduce((sum, node) => sum + node.massKg, 0);
   const removable = Math.max(1e-9, input.startMoisture - dryMoisture);
 
-  const dryAfter = new Map<RunningNode, number>();
-  for (const node of nodes) if (node.moisture <= dryMoisture) dryAfter.set(node, 0);
+  let stillDamp = nodes.length;
+  const markDry = (node: RunningNode, hours: number) => {
+    node.dryAfterH = hours;
+    stillDamp--;
+  };
+  for (const node of nodes) if (node.moisture <= dryMoisture) markDry(node, 0);
   const timeH: number[] = [];
   const moisture: number[] = [];
   const dampness: number[] = [];
-  const nodeMoisture: Float64Array[] = [];
+  const levelMoisture: [number[], number[], number[]] = [[], [], []];
+  const levelKg = [0, 1, 2].map((level) => nodes.reduce((kg, n) => kg + (n.level === level ? n.massKg : 0), 0));
   const record = (seconds: number) => {
-    let water = 0;
     let damp = 0;
+    let [root, middle, ends] = [0, 0, 0];
     for (const node of nodes) {
-      water += node.massKg * node.moisture;
+      const water = node.massKg * node.moisture;
+      if (node.level === 0) root += water;
+      else if (node.level === 1) middle += water;
+      else ends += water;
       damp += node.massKg * Math.min(1, Math.max(0, (node.moisture - dryMoisture) / removable));
     }
     timeH.push(seconds / 3600);
-    moisture.push(water / totalKg);
+    moisture.push((root + middle + ends) / totalKg);
     dampness.push(damp / totalKg);
-    nodeMoisture.push(Float64Array.from(order, (node) => node.moisture));
+    levelMoisture[0].push(root / levelKg[0]!);
+    levelMoisture[1].push(middle / levelKg[1]!);
+    levelMoisture[2].push(ends / levelKg[2]!);
   };
   record(0);
 
   const horizon = input.horizonH * 3600;
   let now = 0;
   let stepsTaken = 0;
-  for (let s = 0; s < input.steps.length && dryAfter.size < nodes.length && now < horizon; s++) {
+  for (let s = 0; s < input.steps.length && stillDamp > 0 && now < horizon; s++) {
     const { method, hours } = input.steps[s]!;
     const isLast = s === input.steps.length - 1;
     const until = isLast ? horizon : Math.min(horizon, now + hours * 3600);
@@ -188,7 +204,7 @@ export function dryRun(input: DryRunInput): DryRun {
     }
     const size = air.hotStep ? HOT_STEP : STILL_STEP;
     let dt: number = size.first;
-    while (now < until - 1e-9 && dryAfter.size < nodes.length) {
+    while (now < until - 1e-9 && stillDamp > 0) {
       const step = Math.min(dt, until - now);
       dt = Math.min(size.most, dt * STEP_GROWTH);
       const passes = stepsTaken < 2 ? 3 : 1;
@@ -202,9 +218,9 @@ export function dryRun(input: DryRunInput): DryRun {
           const node = zone.nodes[i]!;
           const before = node.moisture;
           node.moisture = nextMoisture(node, zone.vapour[node.level], step);
-          if (node.moisture <= dryMoisture && !dryAfter.has(node)) {
+          if (node.moisture <= dryMoisture && node.dryAfterH === Infinity) {
             const share = before > node.moisture ? (before - dryMoisture) / (before - node.moisture) : 1;
-            dryAfter.set(node, (now + share * step) / 3600);
+            markDry(node, (now + share * step) / 3600);
           }
         }
       }
@@ -215,8 +231,7 @@ export function dryRun(input: DryRunInput): DryRun {
 
   function updateConductance(node: RunningNode, openShare: number) {
     const bound = Math.min(1, Math.max(0, 1 - (node.moisture - saturated) / c.boundOnset));
-    const diffusivity =
-      c.bundleDiffusivity * vapourDiffusivity(node.temperatureC) * (1 - node.packing) ** (4 / 3);
+    const diffusivity = bound > 0 ? node.diffusionShare * vapourDiffusivity(node.temperatureC) : 1;
     const depth = bound * node.profileFactor * node.depthM;
     const area = node.areaM2 * openShare;
     node.activity = node.moisture >= saturated ? 1 : activityAtRegain(node.moisture, p);
@@ -224,7 +239,7 @@ export function dryRun(input: DryRunInput): DryRun {
     node.heatConductance = area / (1 / node.heatWM2K + depth / c.fibreConductivityWMK);
   }
 
-  function settleZone(zone: RunningZone, air: ReturnType<typeof methodAir>, newtonSteps: number) {
+  function settleZone(zone: RunningZone, air: MethodAir, newtonSteps: number) {
     const toVapour: [number, number, number] = [0, 0, 0];
     const vapourIn: [number, number, number] = [air.sweatKgM2S * zone.areaM2, 0, 0];
     const toHeat: [number, number, number] = [c.scalpToAirWM2K * zone.areaM2, 0, 0];
@@ -232,7 +247,7 @@ export function dryRun(input: DryRunInput): DryRun {
     for (const node of zone.nodes) {
       toVapour[node.level] += node.vapourConductance;
       vapourIn[node.level] +=
-        node.vapourConductance * node.activity * saturatedVapourDensity(node.temperatureC);
+        node.vapourConductance * node.activity * node.saturatedDensity;
       toHeat[node.level] += node.heatConductance;
       heatIn[node.level] += node.heatConductance * node.temperatureC;
     }
@@ -258,8 +273,7 @@ export function dryRun(input: DryRunInput): DryRun {
       const latent = c.latentHeatJKg * node.vapourConductance;
       for (let i = 0; i < newtonSteps; i++) {
         const t = node.temperatureC;
-        const density = saturatedVapourDensity(t);
-        const densityAbove = saturatedVapourDensity(t + 0.01);
+        const density = node.saturatedDensity;
         const balance =
           node.heatConductance * (zone.airC[node.level] - t) +
           node.radiation * (air.radiantC - t) +
@@ -269,16 +283,16 @@ export function dryRun(input: DryRunInput): DryRun {
           -node.heatConductance -
           node.radiation -
           contact -
-          (latent * node.activity * (densityAbove - density)) / 0.01;
+          latent * node.activity * saturatedDensitySlope(t, density);
         node.temperatureC = t - balance / slope;
+        node.saturatedDensity = saturatedVapourDensity(node.temperatureC);
       }
     }
   }
 
   function nextMoisture(node: RunningNode, vapour: number, seconds: number): number {
-    const density = saturatedVapourDensity(node.temperatureC);
-    const rate =
-      (input.rate * node.vapourConductance * (node.activity * density - vapour)) / node.massKg;
+    const density = node.saturatedDensity;
+    const rate = (input.rate * node.vapourConductance * (node.activity * density - vapour)) / node.massKg;
     const explicit = node.moisture - rate * seconds;
     if (node.moisture > saturated + c.capillaryMargin && explicit > saturated) return explicit;
     const limit = equilibriumRegain(Math.min(1, Math.max(0, vapour / density)), p);
@@ -289,11 +303,11 @@ export function dryRun(input: DryRunInput): DryRun {
   }
 
   return {
-    dryAfterH: order.map((node) => dryAfter.get(node) ?? Infinity),
+    dryAfterH: order.map((node) => node.dryAfterH),
     timeH,
     moisture,
     dampness,
-    nodeMoisture,
+    levelMoisture,
     dryMoisture,
   };
 }

@@ -11,7 +11,7 @@ import { fieldErrors, type Checked, type FieldError } from './field-error';
 /** Whether a name is a time zone this engine knows. */
 export function isTimeZone(name: string): boolean {
   try {
-    Temporal.Now.zonedDateTimeISO(name);
+    Temporal.Instant.fromEpochMilliseconds(0).toZonedDateTimeISO(name);
     return true;
   } catch {
     return false;

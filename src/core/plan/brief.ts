@@ -3,19 +3,8 @@ import type { NightCareId } from '../coefficients/night-care';
 import type { StartStateId } from '../coefficients/start-states';
 import type { DryingStep } from '../drying/dry-run';
 import type { Head } from '../hair/head';
-import type { RoleId } from '../products';
+import type { Layer } from '../products/layer';
 import type { TechniqueId } from '../techniques';
-
-/** One layer of product; without `grams` the recommended dose is used. */
-export interface Layer {
-  readonly role: RoleId;
-  readonly grams?: number | undefined;
-  readonly waterShare?: number | undefined;
-  /** 0 to 5. */
-  readonly hold?: number | undefined;
-  /** 0 to 5. */
-  readonly weight?: number | undefined;
-}
 
 /** A brief, checked and complete: what is to be forecast. */
 export interface Brief {

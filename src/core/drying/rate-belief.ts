@@ -1,0 +1,93 @@
+import { dryingSpread } from '../coefficients/drying';
+import { normalCdf } from '../stats/normal';
+import type { Spread } from '../stats/spread';
+import { hoursAtRate, INSTANT_H } from './rate-table';
+
+/** What is believed of the drying rate of this head on this day: weights over ln rate, adding up to 1. */
+export interface RateBelief {
+  readonly lnRates: readonly number[];
+  readonly weights: readonly number[];
+}
+
+const GRID_STEP = 0.04;
+const GRID_HALF = 34;
+
+/**
+ * Standard deviation of ln drying time when nothing was felt yet: the head is not learnt, and room, pick-up,
+ * hair and product are only known roughly. Independent causes add in squares.
+ *
+ * @source drying §7; combination of standard uncertainties, JCGM 100:2008 §5.1.2
+ */
+export const lnTimeSd = (): number =>
+  Math.sqrt(Object.values(dryingSpread.value).reduce((sum, sd) => sum + sd * sd, 0));
+
+/** Belief before any check: normal in ln rate about the trade's usual. */
+export function priorBelief(meanLnRate = 0, sd = lnTimeSd()): RateBelief {
+  const lnRates = Array.from({ length: 2 * GRID_HALF + 1 }, (_, i) => meanLnRate + (i - GRID_HALF) * GRID_STEP);
+  return normalised(
+    lnRates,
+    lnRates.map((x) => Math.exp(-0.5 * ((x - meanLnRate) / sd) ** 2)),
+  );
+}
+
+/** Belief with each weight multiplied by a likelihood. */
+export function conditioned(belief: RateBelief, likelihood: (lnRate: number) => number): RateBelief {
+  return normalised(
+    belief.lnRates,
+    belief.weights.map((weight, i) => weight * likelihood(belief.lnRates[i]!)),
+  );
+}
+
+function normalised(lnRates: readonly number[], raw: readonly number[]): RateBelief {
+  const total = raw.reduce((sum, weight) => sum + weight, 0);
+  return { lnRates, weights: raw.map((weight) => weight / total) };
+}
+
+/** Times over the rate axis: the rates of a table and the hours at each. */
+export interface TimesByRate {
+  readonly lnRates: readonly number[];
+  readonly hours: readonly number[];
+}
+
+/** Grid cells are read as having this width in ln time, so that the chance moves smoothly. */
+const CELL = GRID_STEP / 2;
+
+/** ln hours to dry at each rate of a belief. */
+const lnHoursOf = (belief: RateBelief, times: TimesByRate): number[] =>
+  belief.lnRates.map((x) => Math.log(Math.max(INSTANT_H, hoursAtRate(times.lnRates, times.hours, x))));
+
+function chanceBy(weights: readonly number[], lnHours: readonly number[], afterH: number): number {
+  const lnAfter = Math.log(Math.max(INSTANT_H, afterH));
+  let chance = 0;
+  for (let i = 0; i < weights.length; i++) {
+    const z = (lnAfter - lnHours[i]!) / CELL;
+    chance += weights[i]! * (z > 5 ? 1 : z < -5 ? 0 : normalCdf(z));
+  }
+  return Math.min(1, chance);
+}
+
+/** Chance that hair with these times is dry `afterH` hours after the set was finished. */
+export const chanceDry = (belief: RateBelief, times: TimesByRate, afterH: number): number =>
+  chanceBy(belief.weights, lnHoursOf(belief, times), afterH);
+
+/** Hours after which the chance reaches each of `wanted`, by bisection. */
+export function hoursForChances(belief: RateBelief, times: TimesByRate, wanted: readonly number[]): number[] {
+  const lnHours = lnHoursOf(belief, times);
+  const longest = 1.2 * Math.exp(Math.max(...lnHours));
+  return wanted.map((chance) => {
+    let low = 0;
+    let high = longest;
+    while (high - low > 1e-4 * longest) {
+      const middle = (low + high) / 2;
+      if (chanceBy(belief.weights, lnHours, middle) < chance) low = middle;
+      else high = middle;
+    }
+    return high <= 2 * INSTANT_H ? 0 : high;
+  });
+}
+
+/** 10–90 % band of the time to dry, h. */
+export function drySpread(belief: RateBelief, times: TimesByRate): Spread {
+  const [p10, p50, p90] = hoursForChances(belief, times, [0.1, 0.5, 0.9]);
+  return { p10: p10!, p50: p50!, p90: p90! };
+}

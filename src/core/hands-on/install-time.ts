@@ -1,0 +1,59 @@
+import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '../coefficients/root-and-ends';
+import { handsOn } from '../coefficients/result';
+import { startStates, type StartStateId } from '../coefficients/start-states';
+import type { Technique } from '../techniques/technique';
+import { clamp } from '../units/clamp';
+
+/** What one section takes to put in and take out. */
+export interface SectionWork {
+  readonly technique: Technique;
+  readonly hairCount: number;
+  readonly lengthCm: number;
+  readonly rootMethod: RootMethodId;
+  readonly endsMethod: EndsMethodId;
+  readonly startState: StartStateId;
+  readonly brushedThrough: boolean;
+}
+
+const thickness = (hairCount: number) => clamp(hairCount / handsOn.value.hairsOfUsualSection, 0.02, 10);
+
+/** Minutes to part one section at pace 1. */
+export const partingMin = (): number => handsOn.value.partMin;
+
+/**
+ * Minutes to part, coat and set one section at pace 1; laying out, once a head, is not in it.
+ *
+ * @source set-geometry §10 (fitted to common practice)
+ */
+export function sectionInstallMin(work: SectionWork): number {
+  const n = thickness(work.hairCount);
+  const c = handsOn.value;
+  const t = work.technique.coefficients.value;
+  return (
+    partingMin() +
+    c.productMin * Math.sqrt(n) +
+    (t.installMin + t.installMinPerCm * work.lengthCm) * n ** t.installPower +
+    startStates[work.startState].extraMin * Math.sqrt(n) +
+    rootMethods[work.rootMethod].installMin +
+    endsMethods[work.endsMethod].installMin +
+    (work.brushedThrough ? c.brushMin * Math.sqrt(n) : 0)
+  );
+}
+
+/** Minutes to undo one section at pace 1. */
+export function sectionTakedownMin(work: SectionWork): number {
+  const t = work.technique.coefficients.value;
+  return (
+    t.takedownMin +
+    t.takedownMinPerCm * work.lengthCm +
+    rootMethods[work.rootMethod].takedownMin +
+    endsMethods[work.endsMethod].takedownMin
+  );
+}
+
+/** Minutes to separate one section into `pieces` at pace 1. */
+export const sectionSeparateMin = (work: SectionWork, pieces: number): number =>
+  handsOn.value.separateMin *
+  (pieces - 1) *
+  Math.sqrt(work.technique.coefficients.value.ropes) *
+  Math.sqrt(thickness(work.hairCount));

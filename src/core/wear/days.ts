@@ -1,0 +1,53 @@
+import { result } from '../coefficients/result';
+import { Z_90 } from '../stats/normal';
+import type { Spread } from '../stats/spread';
+import type { Reason } from './reason';
+import { dewOver, nightOf, startOf, unevenPart, type SetFacts } from './set-facts';
+
+/** Days presentable, from the first takedown, each reason as a factor. */
+export interface DaysPresentable extends Spread {
+  readonly why: readonly Reason[];
+}
+
+/** Factors within this share of 1 say nothing to a stylist. */
+const SMALLEST_SHOWN = 0.02;
+
+/**
+ * How many days the style stays presentable: log-normal about the technique's usual life.
+ *
+ * @source set-geometry §11 (common practice and assumption)
+ */
+export function daysPresentable(facts: SetFacts): DaysPresentable {
+  const c = result.value;
+  const t = facts.technique.coefficients.value;
+  const terms: readonly (readonly [factor: string, ln: number, text: string])[] = [
+    [
+      'section-size',
+      c.sizeLnDays * facts.sizeDoublings,
+      `${facts.sizeDoublings > 0 ? 'large' : 'small'} ${facts.technique.noun[1]} against this coil`,
+    ],
+    [
+      'hold',
+      c.holdLnDays * (facts.hold - c.usualHold),
+      facts.holdName ? `hold from the ${facts.holdName}` : 'no hold product',
+    ],
+    ['damp', c.dampLnDays * facts.damp, 'still damp inside at takedown'],
+    ['separating', c.separatingLnDays * Math.log2(facts.separations), `each ${facts.technique.noun[0]} split into ${facts.separations}`],
+    ['fluffing', c.fluffingLnDays * (facts.fluffing - 1), facts.fluffing > 1 ? 'roots fluffed a lot' : 'roots left alone'],
+    ['night', nightOf(facts).lnDays, nightOf(facts).phrase],
+    ['start-state', startOf(facts).lnDays, startOf(facts).phrase],
+    ['dew-point', c.dewLnDays * dewOver(facts), 'damp air outdoors'],
+    ['evenness', c.evennessLnDays * unevenPart(facts), 'sections uneven in size'],
+  ];
+  const p50 = t.medianDays * Math.exp(terms.reduce((sum, [, ln]) => sum + ln, 0));
+  const band = Math.exp(Z_90 * t.lnDaysSd);
+  return {
+    p10: p50 / band,
+    p50,
+    p90: p50 * band,
+    why: terms
+      .map(([factor, ln, text]) => ({ factor, effect: Math.exp(ln), text }))
+      .filter((reason) => Math.abs(Math.log(reason.effect)) >= SMALLEST_SHOWN)
+      .sort((a, b) => Math.abs(Math.log(b.effect)) - Math.abs(Math.log(a.effect))),
+  };
+}

@@ -1,0 +1,50 @@
+import { nightCares, type NightCareId } from '../coefficients/night-care';
+import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '../coefficients/root-and-ends';
+import { result } from '../coefficients/result';
+import { startStates, type StartStateId } from '../coefficients/start-states';
+import type { Technique } from '../techniques/technique';
+import { clamp } from '../units/clamp';
+
+/** Everything the look and life of a set depend on, once per head. */
+export interface SetFacts {
+  readonly technique: Technique;
+  readonly startState: StartStateId;
+  readonly rootMethod: RootMethodId;
+  readonly endsMethod: EndsMethodId;
+  readonly coilDiameterMm: number;
+  /** Mean over the hair of log₂(section thickness ÷ thickness that suits the coil). */
+  readonly sizeDoublings: number;
+  /** Coefficient of variation of hair per section. */
+  readonly unevenness: number;
+  /** Largest hold of the layers, 0 to 1, and what brings it. */
+  readonly hold: number;
+  readonly holdName: string | null;
+  /** Share of removable water left at takedown, 0 to 1. */
+  readonly damp: number;
+  readonly brushedThrough: boolean;
+  readonly separations: number;
+  readonly fluffing: number;
+  readonly hands: 'oiled' | 'bare';
+  readonly dewPointOutsideC: number;
+  readonly night: NightCareId;
+  readonly weakEnds: boolean;
+  readonly hairCount: number;
+  /** Largest fill of a rod over the head; 0 without rods. */
+  readonly fill: number;
+}
+
+/** Section thickness against the thickness that suits the coil, in doublings (set-geometry §9). */
+export function sizeDoublings(definingMm: number, coilDiameterMm: number): number {
+  const c = result.value;
+  const reference = clamp(c.referenceCoilShare * coilDiameterMm + c.referenceCoilMm, 3, 12);
+  return Math.log2(clamp(definingMm / reference, 0.1, 12));
+}
+
+export const detangling = (facts: SetFacts): number => (facts.brushedThrough ? 1 : 0.8);
+export const unevenPart = (facts: SetFacts): number =>
+  Math.max(0, facts.unevenness - result.value.evennessFree);
+export const dewOver = (facts: SetFacts): number => Math.max(0, facts.dewPointOutsideC - result.value.dewFree);
+export const startOf = (facts: SetFacts) => startStates[facts.startState];
+export const endsOf = (facts: SetFacts) => endsMethods[facts.endsMethod];
+export const rootOf = (facts: SetFacts) => rootMethods[facts.rootMethod];
+export const nightOf = (facts: SetFacts) => nightCares[facts.night];
