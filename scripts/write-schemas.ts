@@ -1,0 +1,7 @@
+import { writeFileSync } from 'node:fs';
+import { jsonSchemas } from '@/core/formats/schemas';
+
+for (const [name, schema] of Object.entries(jsonSchemas())) {
+  writeFileSync(`docs/schema/${name}`, `${JSON.stringify(schema, null, 2)}\n`);
+  console.log(`docs/schema/${name}`);
+}

@@ -1,0 +1,8 @@
+import { database } from '@/server/db/client';
+import { databaseAnswers } from '@/server/db/rows/studios';
+import { route } from '@/server/route';
+import { version } from '@/server/version';
+
+export const dynamic = 'force-dynamic';
+
+export const GET = route(async () => Response.json({ ok: await databaseAnswers(database().db), version }));

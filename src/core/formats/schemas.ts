@@ -1,0 +1,9 @@
+import { z } from 'zod';
+import { briefInput } from './brief';
+import { planFile } from './plan-file';
+
+/** The JSON Schema of every open format, by file name under docs/schema. */
+export const jsonSchemas = (): Readonly<Record<string, object>> => ({
+  'brief.v1.schema.json': z.toJSONSchema(briefInput, { io: 'input' }),
+  'plan.v1.schema.json': z.toJSONSchema(planFile),
+});

@@ -1,0 +1,19 @@
+/** A daily rating from 0 to 10 with the anchors that two people agree on (common practice). */
+export interface RatingScale {
+  readonly id: string;
+  readonly label: string;
+  /** Whether a high figure is good, bad, or only an amount. */
+  readonly high: 'good' | 'bad' | 'amount';
+  readonly anchors: Readonly<Record<0 | 3 | 5 | 8 | 10, string>>;
+}
+
+/** Scales of a day's entry, in the order asked. */
+export const ratingScales = [
+  { id: 'definition', label: 'Definition', high: 'good', anchors: { 0: 'no clumps', 3: 'a few, mostly ends', 5: 'half the head in clumps', 8: 'most clumps whole to the tip', 10: 'every clump clean' } },
+  { id: 'frizz', label: 'Frizz', high: 'bad', anchors: { 0: 'none', 3: 'halo at the crown only', 5: 'halo all round', 8: 'clumps blurred', 10: 'one cloud' } },
+  { id: 'volume', label: 'Volume', high: 'amount', anchors: { 0: 'flat to the scalp', 3: 'lifts at the roots', 5: 'as wide as the face', 8: 'wider than the face', 10: 'as wide as it can go' } },
+  { id: 'moisture', label: 'Moisture', high: 'good', anchors: { 0: 'rough, snaps', 3: 'dry at the ends', 5: 'soft, ends dry', 8: 'soft throughout', 10: 'soft, springs, no residue' } },
+  { id: 'shine', label: 'Shine', high: 'good', anchors: { 0: 'dull all over', 3: 'glint on top', 5: 'half catches light', 8: 'most does', 10: 'all, to the tips' } },
+] as const satisfies readonly RatingScale[]; // prettier-ignore
+
+export type RatingId = (typeof ratingScales)[number]['id'];

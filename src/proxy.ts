@@ -1,0 +1,66 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { env } from './server/env';
+
+const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
+
+const hostName = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
+
+/** Whether a request is addressed to this server, and not sent by a page of another site. */
+function isOurs(request: NextRequest): boolean {
+  const host = request.headers.get('host') ?? '';
+  if (![...LOCAL_HOSTS, ...env.allowedHosts].includes(hostName(host))) return false;
+  if (request.method === 'GET' || request.method === 'HEAD') return true;
+  const origin = request.headers.get('origin');
+  if (origin === null) return request.headers.get('sec-fetch-site') !== 'cross-site';
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * The policy of every page: nothing from anywhere else, scripts only with this answer's nonce.
+ * `style-src-attr` is open because components set positions as inline styles; style sheets need the nonce.
+ */
+function contentSecurityPolicy(nonce: string): string {
+  const development = env.isProduction ? '' : " 'unsafe-eval'";
+  return [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development}`,
+    `style-src 'self' 'nonce-${nonce}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    "worker-src 'self' blob:",
+    `connect-src 'self'${env.isProduction ? '' : ' ws:'}`,
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+}
+
+/** Guards every request: foreign hosts and origins are refused, pages get their policy. */
+export function proxy(request: NextRequest): NextResponse {
+  if (!isOurs(request)) {
+    return NextResponse.json(
+      { type: 'urn:keen-spiral:not-allowed', title: 'This is not allowed from here', status: 403 },
+      { status: 403, headers: { 'content-type': 'application/problem+json' } },
+    );
+  }
+  const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
+  const policy = contentSecurityPolicy(nonce);
+  const headers = new Headers(request.headers);
+  headers.set('x-nonce', nonce);
+  headers.set('content-security-policy', policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', policy);
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'same-origin');
+  response.headers.set('cross-origin-opener-policy', 'same-origin');
+  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  return response;
+}
+
+export const config = { matcher: '/((?!_next/static|_next/image|icon.svg).*)' };

@@ -1,0 +1,48 @@
+import type { z } from 'zod';
+import { fieldErrors, type FieldError } from '@/core/formats/field-error';
+import { currentActor, type Actor } from './actor';
+import { database, type Database } from './db/client';
+import { AppError, ERRORS, errorCodeOf, type ErrorCode } from './errors';
+import { log } from './log';
+
+/** What an action answers: a value, or what to change. It never throws to the browser. */
+export type ActionResult<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly code: ErrorCode; readonly errors: readonly FieldError[] };
+
+/** What an action or query works with. */
+export interface Call {
+  readonly actor: Actor;
+  readonly database: Database;
+  readonly nowMs: number;
+}
+
+/** The one wrapper of every server action: who is asking, check the input, run, turn failures into words. */
+export function action<S extends z.ZodType, T>(
+  input: S,
+  run: (call: Call & { input: z.output<S> }) => Promise<T>,
+): (raw: z.input<S>) => Promise<ActionResult<T>> {
+  return async (raw) => {
+    try {
+      const actor = await currentActor();
+      const parsed = input.safeParse(raw, { reportInput: true });
+      if (!parsed.success) return { ok: false, code: 'invalid', errors: fieldErrors(parsed.error) };
+      const value = await run({ actor, database: database(), nowMs: Date.now(), input: parsed.data });
+      return { ok: true, value };
+    } catch (thrown) {
+      const code = thrown instanceof AppError ? thrown.code : 'fault';
+      if (code === 'fault') log.error({ code: errorCodeOf(thrown) }, 'action failed');
+      const errors = thrown instanceof AppError ? thrown.errors : [];
+      return {
+        ok: false,
+        code,
+        errors: errors.length > 0 ? errors : [{ path: '', message: ERRORS[code].title }],
+      };
+    }
+  };
+}
+
+/** The one wrapper of every page query: who is asking, then run. */
+export async function query<T>(run: (call: Call) => Promise<T>): Promise<T> {
+  return run({ actor: await currentActor(), database: database(), nowMs: Date.now() });
+}

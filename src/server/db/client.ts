@@ -1,0 +1,82 @@
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { createClient, type Client } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { env } from '../env';
+import * as schema from './schema';
+
+/** Reads, outside a transaction. */
+export type Db = LibSQLDatabase<typeof schema>;
+/** Inside one write transaction. */
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+/** Anything that can read. */
+export type Reader = Db | Tx;
+
+/** An open database: `db` for reads, `write` for one queued transaction at a time. */
+export interface Database {
+  readonly db: Db;
+  readonly write: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
+  readonly close: () => void;
+  readonly client: Client;
+}
+
+const MIGRATIONS = join(process.cwd(), 'drizzle');
+
+/**
+ * Opens a database. SQLite writers in one process do not wait for each other, so every write goes through
+ * one promise queue; `timeout` covers writers in other processes (a `pragma busy_timeout` would reach one
+ * pooled connection only).
+ */
+export function openDatabase(url: string): Database {
+  if (url.startsWith('file:')) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
+  const client = createClient({ url, timeout: 5000 });
+  const db = drizzle(client, { schema });
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    db,
+    client,
+    write: (work) => {
+      const next = last.then(() => db.transaction(work));
+      last = next.catch(() => undefined);
+      return next;
+    },
+    close: () => client.close(),
+  };
+}
+
+async function pendingOnOldData({ client }: Database): Promise<boolean> {
+  const tables = await client.execute("select name from sqlite_master where name = '__drizzle_migrations'");
+  if (tables.rows.length === 0) return false;
+  const applied = await client.execute('select max(created_at) as newest from __drizzle_migrations');
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
+  const newest = Math.max(...journal.entries.map((entry) => entry.when));
+  return Number(applied.rows[0]?.newest ?? 0) < newest;
+}
+
+/**
+ * Brings a database up to date. An existing file is copied beside itself before it is changed.
+ *
+ * @returns the path of that copy, or null when none was needed
+ */
+export async function migrateDatabase(database: Database, url: string, nowMs: number): Promise<string | null> {
+  const { client, db } = database;
+  let copy: string | null = null;
+  if (url.startsWith('file:')) {
+    await client.execute('pragma journal_mode = WAL');
+    if (existsSync(url.slice('file:'.length)) && (await pendingOnOldData(database))) {
+      copy = `${url.slice('file:'.length)}.before-${nowMs}`;
+      await client.execute({ sql: 'vacuum into ?', args: [copy] });
+    }
+  }
+  await client.execute('pragma foreign_keys = on');
+  await migrate(db, { migrationsFolder: MIGRATIONS });
+  return copy;
+}
+
+const holder = globalThis as { keenSpiralDatabase?: Database };
+
+/** The server's own database, opened once. */
+export const database = (): Database => (holder.keenSpiralDatabase ??= openDatabase(env.databaseUrl));

@@ -1,0 +1,98 @@
+import { and, desc, eq, ne } from 'drizzle-orm';
+import type { BriefInput } from '@/core/formats/brief';
+import { AppError } from '../../errors';
+import type { Reader, Tx } from '../client';
+import { newId } from '../id';
+import { heads, plans } from '../schema';
+
+export type PlanStatus = 'draft' | 'chosen' | 'done';
+export type PlanRow = Omit<typeof plans.$inferSelect, 'studioId' | 'status'> & { status: PlanStatus };
+
+/** A plan in a list. */
+export interface PlanListing {
+  readonly id: string;
+  readonly title: string;
+  readonly status: PlanStatus;
+  readonly headId: string;
+  readonly headName: string;
+  readonly brief: BriefInput;
+  readonly updatedAtMs: number;
+}
+
+/** What a stylist decides about a plan. */
+export interface PlanContent {
+  readonly title: string;
+  readonly brief: BriefInput;
+  readonly layerProductIds: (string | null)[];
+}
+
+/** Plans still ahead, newest first. */
+export async function listOpenPlans(reader: Reader, studioId: string): Promise<PlanListing[]> {
+  const rows = await reader
+    .select({
+      id: plans.id,
+      title: plans.title,
+      status: plans.status,
+      headId: plans.headId,
+      headName: heads.name,
+      brief: plans.brief,
+      updatedAtMs: plans.updatedAtMs,
+    })
+    .from(plans)
+    .innerJoin(heads, eq(heads.id, plans.headId))
+    .where(and(eq(plans.studioId, studioId), ne(plans.status, 'done')))
+    .orderBy(desc(plans.updatedAtMs));
+  return rows.map((row) => ({ ...row, status: row.status as PlanStatus }));
+}
+
+/** One plan, or null. */
+export async function findPlan(reader: Reader, studioId: string, id: string): Promise<PlanRow | null> {
+  const [row] = await reader
+    .select()
+    .from(plans)
+    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
+  return row ? { ...row, status: row.status as PlanStatus } : null;
+}
+
+/** Makes a plan and answers its id. */
+export async function createPlan(
+  tx: Tx,
+  studioId: string,
+  plan: PlanContent & { headId: string; measurementId: string; status: PlanStatus },
+  nowMs: number,
+): Promise<string> {
+  const id = newId(nowMs);
+  await tx.insert(plans).values({ id, studioId, ...plan, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
+  return id;
+}
+
+/**
+ * Saves a plan over the revision the writer saw.
+ *
+ * @throws AppError conflict when another tab saved since; not-found
+ */
+export async function savePlan(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  revision: number,
+  content: PlanContent & { status: PlanStatus },
+  nowMs: number,
+): Promise<number> {
+  const before = await findPlan(tx, studioId, id);
+  if (!before) throw new AppError('not-found');
+  if (before.revision !== revision) throw new AppError('conflict');
+  await tx
+    .update(plans)
+    .set({ ...content, revision: revision + 1, updatedAtMs: nowMs })
+    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
+  return revision + 1;
+}
+
+/** Marks a plan as carried out. */
+export const finishPlan = async (tx: Tx, studioId: string, id: string): Promise<void> => {
+  await tx
+    .update(plans)
+    .set({ status: 'done' })
+    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
+};

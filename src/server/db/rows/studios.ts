@@ -1,0 +1,25 @@
+import { asc, sql } from 'drizzle-orm';
+import type { Reader, Tx } from '../client';
+import { newId } from '../id';
+import { studios } from '../schema';
+
+export type Studio = typeof studios.$inferSelect;
+
+/** The studio that was made first. */
+export const firstStudio = async (reader: Reader): Promise<Studio | undefined> =>
+  (await reader.select().from(studios).orderBy(asc(studios.createdAtMs)).limit(1))[0];
+
+/** Makes a studio. */
+export async function createStudio(
+  tx: Tx,
+  studio: Pick<Studio, 'name' | 'timeZone'>,
+  nowMs: number,
+): Promise<Studio> {
+  const row = { id: newId(nowMs), createdAtMs: nowMs, ...studio };
+  await tx.insert(studios).values(row);
+  return row;
+}
+
+/** Whether the database answers. */
+export const databaseAnswers = async (reader: Reader): Promise<boolean> =>
+  (await reader.select({ one: sql<number>`1` }).from(studios).limit(1)).length >= 0;

@@ -1,0 +1,7 @@
+export * from './head-measurements';
+export * from './heads';
+export * from './plans';
+export * from './products';
+export * from './sets';
+export * from './studios';
+export * from './tools';

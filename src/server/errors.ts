@@ -1,0 +1,34 @@
+import type { FieldError } from '@/core/formats/field-error';
+
+/** Every way a request can fail, with its status and what people are told when nothing better is known. */
+export const ERRORS = {
+  invalid: { status: 422, title: 'Some of this needs changing' },
+  'broken-json': { status: 400, title: 'This is not readable JSON' },
+  'not-found': { status: 404, title: 'This is not here any more' },
+  conflict: { status: 409, title: 'This was changed somewhere else meanwhile' },
+  'too-large': { status: 413, title: 'This is larger than 256 KiB' },
+  'not-allowed': { status: 403, title: 'This is not allowed from here' },
+  fault: { status: 500, title: 'Something went wrong on our side. Nothing you typed is lost; try again' },
+} as const;
+export type ErrorCode = keyof typeof ERRORS;
+
+/** A failure that people can act on. */
+export class AppError extends Error {
+  constructor(
+    readonly code: ErrorCode,
+    readonly errors: readonly FieldError[] = [],
+  ) {
+    super(errors[0]?.message ?? ERRORS[code].title);
+  }
+}
+
+/** A failure about one field. */
+export const invalid = (path: string, message: string): AppError => new AppError('invalid', [{ path, message }]);
+
+/** What is safe to write to the log about anything thrown: never a message that may hold query parameters. */
+export function errorCodeOf(thrown: unknown): string {
+  if (thrown instanceof AppError) return thrown.code;
+  const cause = (thrown as { cause?: { code?: unknown; extendedCode?: unknown } } | null)?.cause;
+  const code = cause?.extendedCode ?? cause?.code ?? (thrown as { code?: unknown } | null)?.code;
+  return typeof code === 'string' ? code : thrown instanceof Error ? thrown.name : 'unknown';
+}
