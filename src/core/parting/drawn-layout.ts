@@ -1,0 +1,83 @@
+import type { Zone } from '../hair/zone';
+import type { ChartPoint } from '../sphere/crown-chart';
+import { hairlinePolygon } from '../sphere/hairline';
+import type { Layout } from './brick-layout';
+import { visualCentre } from './visual-centre';
+import { zoneOutlines } from './zone-outlines';
+
+/** Drawing units for one R: one decimal of them is a thousandth of R. */
+export const UNITS_PER_R = 100;
+/** Size of the drawing and where the crown centre stands in it (parting-map §9). */
+export const DRAWING = { width: 316, height: 402, poleX: 158, poleY: 202 } as const;
+
+/** A section ready to draw, face up. */
+export interface DrawnSection {
+  readonly number: number;
+  readonly zone: Zone;
+  readonly side: 'left' | 'middle' | 'right';
+  /** SVG path data. */
+  readonly path: string;
+  readonly x: number;
+  readonly y: number;
+  readonly clearRadius: number;
+  readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+}
+
+export const drawnX = (point: ChartPoint): number => DRAWING.poleX + UNITS_PER_R * point.x;
+export const drawnY = (point: ChartPoint): number => DRAWING.poleY - UNITS_PER_R * point.y;
+const rounded = (value: number) => Math.round(value * 10) / 10;
+
+/** SVG path of a closed outline; points closer than a tenth of a unit are left out. */
+export function outlinePath(points: readonly ChartPoint[]): string {
+  let path = '';
+  let last = '';
+  for (const point of points) {
+    const at = `${rounded(drawnX(point))} ${rounded(drawnY(point))}`;
+    if (at === last) continue;
+    path += `${path === '' ? 'M' : 'L'}${at}`;
+    last = at;
+  }
+  return `${path}Z`;
+}
+
+/** Every section of a layout, ready to draw. */
+export const drawLayout = (layout: Layout): DrawnSection[] =>
+  layout.sections.map(({ number, zone, side, outline, centroid, winding }) => {
+    const centre = visualCentre(outline, centroid);
+    return {
+      number,
+      zone,
+      side,
+      winding,
+      path: outlinePath(outline),
+      x: rounded(drawnX(centre)),
+      y: rounded(drawnY(centre)),
+      clearRadius: rounded(UNITS_PER_R * centre.radius),
+    };
+  });
+
+/** The six zones as if each were one section, for measuring a head. */
+export function drawZones(): DrawnSection[] {
+  const outlines = zoneOutlines();
+  return (Object.keys(outlines) as Zone[]).map((zone, i) => {
+    const outline = outlines[zone];
+    const centroid = {
+      x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
+      y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
+    };
+    const centre = visualCentre(outline, centroid);
+    return {
+      number: i + 1,
+      zone,
+      side: zone === 'left' || zone === 'right' ? zone : 'middle',
+      winding: 'to-right',
+      path: outlinePath(outline),
+      x: rounded(drawnX(centre)),
+      y: rounded(drawnY(centre)),
+      clearRadius: rounded(UNITS_PER_R * centre.radius),
+    };
+  });
+}
+
+/** The hairline as SVG path data. */
+export const hairlinePath = (): string => outlinePath(hairlinePolygon());

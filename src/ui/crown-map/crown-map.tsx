@@ -1,0 +1,289 @@
+'use client';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
+import { ZONE_LABEL } from '@/core/hair/zone';
+import { moveFocus } from './crown-map-focus';
+import styles from './crown-map.module.css';
+import { HEAD_DRAWING } from './head-drawing';
+import { stateWords, wetStep, type SectionState } from './section-state';
+import { hairTone, skinTone } from './tones';
+
+export interface CrownMapProps {
+  /** Said of the whole map: technique, count, part. */
+  readonly name: string;
+  readonly sections: readonly DrawnSection[];
+  readonly skin: string;
+  readonly hair: string;
+  readonly motif?: 'rope' | 'rod' | null;
+  readonly stateOf?: (number: number) => SectionState;
+  /** Text in place of the number. */
+  readonly labelOf?: (section: DrawnSection) => string;
+  /** Further words for a screen reader. */
+  readonly detailOf?: (section: DrawnSection) => string;
+  readonly onPick?: (number: number) => void;
+  /** Facing the client: turned by half, never mirrored. */
+  readonly turned?: boolean;
+}
+
+const HAIRLINE = hairlinePath();
+const PLAIN: SectionState = { kind: 'plain' };
+/** Numbers smaller than this cannot be read and are left to the focus ring. */
+const SMALLEST_LABEL = 4.6;
+const DIGIT_PAUSE_MS = 700;
+
+/** The scalp from above, sections numbered in working order. One map for every place. */
+export function CrownMap(props: CrownMapProps) {
+  const { sections, stateOf = () => PLAIN, turned = false, motif = null, onPick } = props;
+  const [focused, setFocused] = useState(1);
+  const nodes = useRef(new Map<number, SVGGElement>());
+  const typed = useRef({ digits: '', atMs: 0 });
+  const id = useId();
+  const skin = skinTone(props.skin);
+  const hair = hairTone(props.hair);
+
+  const focusOn = (number: number) => {
+    setFocused(number);
+    nodes.current.get(number)?.focus();
+  };
+  const onKeyDown = (event: KeyboardEvent, number: number) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (/^\d$/.test(event.key)) {
+      const fresh = event.timeStamp - typed.current.atMs < DIGIT_PAUSE_MS ? typed.current.digits : '';
+      const digits = fresh + event.key;
+      typed.current = { digits, atMs: event.timeStamp };
+      if (sections.some((section) => section.number === Number(digits))) focusOn(Number(digits));
+      return;
+    }
+    if (event.key === 'Enter' && onPick) {
+      event.preventDefault();
+      onPick(number);
+      return;
+    }
+    const next = moveFocus(sections, number, event.key, turned);
+    if (next === number && !event.key.startsWith('Arrow')) return;
+    event.preventDefault();
+    focusOn(next);
+  };
+
+  const turn = turned ? `rotate(180 ${DRAWING.poleX} ${DRAWING.poleY})` : undefined;
+  const words = turned
+    ? { top: 'nape', bottom: 'face', left: 'right', right: 'left' }
+    : { top: 'face', bottom: 'nape', left: 'left', right: 'right' };
+  const stroke = sections.length <= 40 ? 1.3 : sections.length <= 90 ? 1 : sections.length <= 200 ? 0.7 : 0.45;
+
+  return (
+    <svg
+      className={styles.map}
+      viewBox={`0 0 ${DRAWING.width} ${DRAWING.height}`}
+      role="group"
+      aria-label={props.name}
+      data-motif={motif ?? undefined}
+    >
+      <defs>
+        <radialGradient id={`${id}light`} cx="50%" cy="46%" r="62%">
+          <stop offset="0" stopColor="#fffaf0" stopOpacity="0.7" />
+          <stop offset="0.6" stopColor="#fffaf0" stopOpacity="0.1" />
+          <stop offset="1" stopColor="#3a2218" stopOpacity="0.14" />
+        </radialGradient>
+        {[0, 1, 2, 3].map((step) => {
+          const gap = [3.2, 4.6, 7, 11][step]!;
+          return (
+            <pattern key={step} id={`${id}wet${step}`} width="10" height={gap} patternUnits="userSpaceOnUse">
+              <path
+                d={`M0 ${gap / 2}q2.500 ${-gap / 3} 5 0t5 0`}
+                fill="none"
+                className={styles.wave}
+                strokeWidth={[1, 0.9, 0.8, 0.7][step]}
+              />
+            </pattern>
+          );
+        })}
+        <pattern id={`${id}done`} width="5" height="5" patternUnits="userSpaceOnUse">
+          <circle cx="2.500" cy="2.500" r="0.550" className={styles.doneDot} />
+        </pattern>
+        {sections.map((section) => (
+          <clipPath key={section.number} id={`${id}c${section.number}`}>
+            <path d={section.path} />
+          </clipPath>
+        ))}
+      </defs>
+      <g transform={turn}>
+        {HEAD_DRAWING.neck.map((d) => (
+          <path key={d} d={d} className={styles.neck} style={{ stroke: skin.fill }} />
+        ))}
+        {HEAD_DRAWING.ears.map((d) => (
+          <path key={d} d={d} fill={skin.fill} stroke={skin.edge} strokeWidth="0.900" />
+        ))}
+        {HEAD_DRAWING.earFolds.map((d) => (
+          <path key={d} d={d} fill="none" stroke={skin.edge} strokeWidth="0.900" strokeLinecap="round" />
+        ))}
+        <path d={HEAD_DRAWING.nose} fill={skin.fill} stroke={skin.edge} strokeWidth="0.900" />
+        <path d={HEAD_DRAWING.outline} fill={skin.fill} stroke={skin.edge} strokeWidth="0.900" />
+        {HEAD_DRAWING.brows.map((d) => (
+          <path key={d} d={d} fill="none" stroke={skin.edge} strokeWidth="1.400" strokeLinecap="round" />
+        ))}
+        <path d={HAIRLINE} className={styles.scalp} />
+      </g>
+      <g transform={turn} strokeWidth={stroke}>
+        {sections.map((section) => {
+          const state = stateOf(section.number);
+          return (
+            <g
+              key={section.number}
+              ref={(node) => {
+                if (node) nodes.current.set(section.number, node);
+                else nodes.current.delete(section.number);
+              }}
+              role="button"
+              tabIndex={section.number === focused ? 0 : -1}
+              className={styles.section}
+              data-state={state.kind}
+              data-section={section.number}
+              aria-label={[
+                `Section ${section.number} of ${sections.length}`,
+                ZONE_LABEL[section.zone],
+                section.side === 'middle' ? 'middle' : `client’s ${section.side}`,
+                props.detailOf?.(section),
+                stateWords(state),
+              ]
+                .filter(Boolean)
+                .join(', ')}
+              onFocus={() => setFocused(section.number)}
+              onClick={() => onPick?.(section.number)}
+              onKeyDown={(event) => onKeyDown(event, section.number)}
+            >
+              <path d={section.path} className={styles.fill} />
+              {state.kind === 'done' && <path d={section.path} fill={`url(#${id}done)`} />}
+              {state.kind === 'drying' && (
+                <path d={section.path} fill={`url(#${id}wet${wetStep(state.chanceDry)})`} />
+              )}
+              <Motif section={section} motif={motif} stroke={hair.stroke} />
+              {state.kind === 'in-hand' && (
+                <path d={section.path} className={styles.inHand} clipPath={`url(#${id}c${section.number})`} />
+              )}
+              <path
+                d={section.path}
+                className={styles.focusRing}
+                clipPath={`url(#${id}c${section.number})`}
+              />
+            </g>
+          );
+        })}
+        <path d={HAIRLINE} fill={`url(#${id}light)`} pointerEvents="none" />
+        <path d={HAIRLINE} className={styles.hairline} stroke={hair.stroke} />
+      </g>
+      <g className={styles.labels} aria-hidden="true">
+        {sections.map((section) => (
+          <SectionLabel
+            key={section.number}
+            section={section}
+            text={props.labelOf?.(section) ?? String(section.number)}
+            state={stateOf(section.number)}
+            turned={turned}
+            hasMotif={motif !== null}
+          />
+        ))}
+      </g>
+      <g className={styles.words} aria-hidden="true">
+        <text x={DRAWING.poleX} y="13">
+          {words.top}
+        </text>
+        <text x={DRAWING.poleX} y={DRAWING.height - 8}>
+          {words.bottom}
+        </text>
+        <text x="2" y="170" textAnchor="start">
+          {words.left}
+        </text>
+        <text x={DRAWING.width - 2} y="170" textAnchor="end">
+          {words.right}
+        </text>
+      </g>
+    </svg>
+  );
+}
+
+/** Says the technique without colour: a rope of slanted leaves, or a rod with wraps. */
+function Motif({
+  section,
+  motif,
+  stroke,
+}: {
+  section: DrawnSection;
+  motif: CrownMapProps['motif'];
+  stroke: string;
+}) {
+  const r = section.clearRadius;
+  if (!motif || r < 7.5) return null;
+  const y = section.y + r * 0.58;
+  if (motif === 'rope') {
+    const leaf = r * 0.17;
+    return (
+      <g className={styles.motif} stroke={stroke}>
+        {[-2, -1, 0, 1, 2].map((i) => (
+          <ellipse
+            key={i}
+            cx={section.x + i * leaf * 1.5}
+            cy={y}
+            rx={leaf * 0.62}
+            ry={leaf * 1.25}
+            transform={`rotate(28 ${section.x + i * leaf * 1.5} ${y})`}
+          />
+        ))}
+      </g>
+    );
+  }
+  const half = r * 0.72;
+  const thick = r * 0.17;
+  return (
+    <g className={styles.motif} stroke={stroke}>
+      <rect x={section.x - half} y={y - thick} width={2 * half} height={2 * thick} rx={thick} />
+      {[-2, -1, 0, 1, 2].map((i) => {
+        const x = section.x + (i * half) / 2.9;
+        const lean = section.winding === 'to-left' ? -thick * 0.5 : thick * 0.5;
+        return <path key={i} d={`M${x - lean} ${y - thick}L${x + lean} ${y + thick}`} />;
+      })}
+    </g>
+  );
+}
+
+function SectionLabel({
+  section,
+  text,
+  state,
+  turned,
+  hasMotif,
+}: {
+  section: DrawnSection;
+  text: string;
+  state: SectionState;
+  turned: boolean;
+  hasMotif: boolean;
+}) {
+  const r = section.clearRadius;
+  const size = Math.min(15, Math.max(SMALLEST_LABEL, r * (text.length <= 2 ? 0.95 : text.length === 3 ? 0.8 : 0.5)));
+  if (r * 1.1 < SMALLEST_LABEL) return null;
+  const x = turned ? 2 * DRAWING.poleX - section.x : section.x;
+  const y = turned ? 2 * DRAWING.poleY - section.y : section.y;
+  const lift = hasMotif && r >= 7.5 ? r * 0.14 : 0;
+  const mark =
+    state.kind === 'done'
+      ? '✓'
+      : state.kind === 'dry'
+        ? 'dry'
+        : state.kind === 'drying'
+          ? `${Math.round(state.chanceDry * 100)} %`
+          : null;
+  const up = mark && r >= 9 ? size * 0.3 : 0;
+  return (
+    <g data-state={state.kind}>
+      <text className={styles.number} x={x} y={y - lift - up} fontSize={size}>
+        {text}
+      </text>
+      {mark && r >= 9 && (
+        <text className={styles.mark} x={x} y={y - lift + size * 0.72} fontSize={Math.max(6.4, size * 0.58)}>
+          {mark}
+        </text>
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,34 @@
+/** How a section is shown: each state has a pattern or mark as well as a colour. */
+export type SectionState =
+  | { readonly kind: 'plain' }
+  | { readonly kind: 'in-hand' }
+  | { readonly kind: 'done' }
+  | { readonly kind: 'drying'; readonly chanceDry: number }
+  | { readonly kind: 'dry' };
+
+/** Chance of being dry from which a section is drawn as dry. */
+export const DRAWN_DRY = 0.95;
+
+/** The state of a drying section. */
+export const dryingState = (chanceDry: number): SectionState =>
+  chanceDry >= DRAWN_DRY ? { kind: 'dry' } : { kind: 'drying', chanceDry };
+
+/** What a screen reader says of a state. */
+export function stateWords(state: SectionState): string {
+  switch (state.kind) {
+    case 'plain':
+      return 'not started';
+    case 'in-hand':
+      return 'in hand';
+    case 'done':
+      return 'done';
+    case 'dry':
+      return 'dry';
+    case 'drying':
+      return `${Math.round(state.chanceDry * 100)} percent sure to be dry`;
+  }
+}
+
+/** Four steps from wet to dry, for the wave pattern: 0 wettest. */
+export const wetStep = (chanceDry: number): 0 | 1 | 2 | 3 =>
+  chanceDry < 0.25 ? 0 : chanceDry < 0.5 ? 1 : chanceDry < 0.8 ? 2 : 3;

@@ -1,0 +1,57 @@
+'use client';
+import { useColorScheme } from '@mui/material/styles';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { ChairIcon, HeadsIcon, MarkIcon, MoonIcon, PlanIcon, TodayIcon, WearIcon } from '../icons';
+import { useUnits } from '../units-context';
+import { PLACES } from './places-list';
+import styles from './rail.module.css';
+
+const ICONS = { today: TodayIcon, heads: HeadsIcon, plan: PlanIcon, chair: ChairIcon, wear: WearIcon };
+
+/** Navigation: a rail beside the work, a bar under it on a phone. */
+export function Rail() {
+  const path = usePathname();
+  const { units, setUnits } = useUnits();
+  const { mode, systemMode, setMode } = useColorScheme();
+  const isDark = (mode === 'system' ? systemMode : mode) === 'dark';
+  const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
+  return (
+    <nav className={styles.rail} aria-label="Places">
+      <Link href="/" className={styles.mark} aria-label="Keen Spiral, today">
+        <MarkIcon />
+      </Link>
+      <ul className={styles.places}>
+        {PLACES.map(({ href, label, icon }) => {
+          const PlaceIcon = ICONS[icon];
+          return (
+            <li key={href}>
+              <Link href={href} className={styles.place} aria-current={isHere(href) ? 'page' : undefined}>
+                <PlaceIcon />
+                <span>{label}</span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      <div className={styles.settings}>
+        <button
+          type="button"
+          className={styles.setting}
+          onClick={() => setUnits(units === 'metric' ? 'imperial' : 'metric')}
+          aria-label={units === 'metric' ? 'Units: centimetres. Change to inches' : 'Units: inches. Change to centimetres'}
+        >
+          {units === 'metric' ? 'cm' : 'in'}
+        </button>
+        <button
+          type="button"
+          className={styles.setting}
+          onClick={() => setMode(isDark ? 'light' : 'dark')}
+          aria-label="Light or dark"
+        >
+          <MoonIcon width={20} height={20} />
+        </button>
+      </div>
+    </nav>
+  );
+}

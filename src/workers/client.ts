@@ -1,0 +1,31 @@
+import { wrap, type Remote } from 'comlink';
+import type { Checked } from '@/core/formats/field-error';
+import type { AnsweredView } from '@/core/plan/answer-view';
+import type { ForecastEndpoint } from './forecast.worker';
+
+/** A forecaster that runs beside the page and only ever answers the newest question. */
+export interface Forecaster {
+  /** Answers null when a newer question overtook this one. */
+  readonly ask: (brief: unknown) => Promise<Checked<AnsweredView> | null>;
+  readonly stop: () => void;
+}
+
+/** Starts a forecast worker. */
+export function startForecaster(): Forecaster {
+  const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
+  const remote: Remote<ForecastEndpoint> = wrap<ForecastEndpoint>(worker);
+  let newest = 0;
+  let running: Promise<unknown> = Promise.resolve();
+  return {
+    ask: async (brief) => {
+      const own = ++newest;
+      await running;
+      if (own !== newest) return null;
+      const answer = remote.forecast(brief);
+      running = answer.catch(() => undefined);
+      const result = await answer;
+      return own === newest ? result : null;
+    },
+    stop: () => worker.terminate(),
+  };
+}
