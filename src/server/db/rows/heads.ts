@@ -128,7 +128,8 @@ export async function createHead(
   return id;
 }
 
-const sameMeasure = (a: HeadInput, b: HeadInput) => {
+/** Whether two measurings say the same of a head. */
+export const sameMeasure = (a: HeadInput, b: HeadInput): boolean => {
   const flat = (head: HeadInput) =>
     JSON.stringify([
       head.circumferenceCm,

@@ -76,7 +76,7 @@ export async function savePlan(
   studioId: string,
   id: string,
   revision: number,
-  content: PlanContent & { status: PlanStatus },
+  content: PlanContent & { measurementId: string },
   nowMs: number,
 ): Promise<number> {
   const before = await findPlan(tx, studioId, id);
@@ -89,10 +89,10 @@ export async function savePlan(
   return revision + 1;
 }
 
-/** Marks a plan as carried out. */
-export const finishPlan = async (tx: Tx, studioId: string, id: string): Promise<void> => {
+/** Marks a plan as a draft, as the one chosen, or as carried out. */
+export const setPlanStatus = async (tx: Tx, studioId: string, id: string, status: PlanStatus): Promise<void> => {
   await tx
     .update(plans)
-    .set({ status: 'done' })
+    .set({ status })
     .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
 };

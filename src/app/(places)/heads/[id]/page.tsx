@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { HeadPage } from '@/places/heads/head-page';
+import { loadHead } from '@/places/heads/queries';
+
+export const metadata: Metadata = { title: 'Head' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const loaded = await loadHead((await params).id);
+  if (!loaded) notFound();
+  return <HeadPage {...loaded} />;
+}

@@ -1,0 +1,34 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { PlanDesk } from '@/places/plan/plan-desk';
+import { loadPlan } from '@/places/plan/queries';
+
+export const metadata: Metadata = { title: 'Plan' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const loaded = await loadPlan((await params).id);
+  if (!loaded) notFound();
+  const { plan, head } = loaded;
+  return (
+    <PlanDesk
+      key={plan.id}
+      id={plan.id}
+      content={{ title: plan.title, brief: plan.brief, layerProductIds: plan.layerProductIds }}
+      revision={plan.revision}
+      head={{
+        id: head.id,
+        name: head.name,
+        description: head.description,
+        skinTone: head.skinTone,
+        hairTone: head.hairTone,
+      }}
+      isBooked={plan.status === 'chosen'}
+      hasNewerMeasurement={loaded.hasNewerMeasurement}
+      products={loaded.products}
+      rods={loaded.rods}
+      timeZone={loaded.timeZone}
+      first={loaded.first}
+      nowMs={loaded.nowMs}
+    />
+  );
+}

@@ -1,0 +1,17 @@
+import { Temporal } from 'temporal-polyfill';
+
+/**
+ * Days from the takedown to a calendar date, by the wall calendar of a time zone: the takedown day is 0.
+ *
+ * @param date ISO calendar date, "2027-03-13"
+ * @returns whole days, negative before the takedown; null when the date does not exist
+ */
+export function wearDayNumber(date: string, takenDownAtMs: number, timeZone: string): number | null {
+  try {
+    const worn = Temporal.PlainDate.from(date, { overflow: 'reject' });
+    const takenDown = Temporal.Instant.fromEpochMilliseconds(takenDownAtMs).toZonedDateTimeISO(timeZone).toPlainDate();
+    return takenDown.until(worn, { largestUnit: 'days' }).days;
+  } catch {
+    return null;
+  }
+}

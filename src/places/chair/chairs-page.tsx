@@ -1,0 +1,35 @@
+import Link from 'next/link';
+import { EmptyState } from '@/ui/feedback/empty-state';
+import { formatClock, formatDay } from '@/ui/format';
+import { Cards, LinkCard } from '@/ui/shell/card';
+import { Page } from '@/ui/shell/page';
+import { sectionsLabel } from '../plan/plan-content';
+import type { loadChairs } from './queries';
+
+/** Sets in the chair or drying. */
+export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadChairs>>) {
+  return (
+    <Page title="Chair" lead="Sets going in, and sets drying.">
+      {sets.length === 0 ? (
+        <EmptyState
+          title="Nobody is in the chair"
+          text="Open a plan and take it to the chair: the set is tallied there, section by section, then watched until it is dry."
+          action={<Link href="/plan">Go to the plans</Link>}
+        />
+      ) : (
+        <Cards>
+          {sets.map((set) => (
+            <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone={set.installedAtMs ? 'plain' : 'now'}>
+              <p>{sectionsLabel(set.brief.set)}</p>
+              <p>
+                {set.installedAtMs === null
+                  ? `being set since ${formatClock(set.startedAtMs, timeZone)}`
+                  : `drying since ${formatDay(set.installedAtMs, timeZone)}, ${formatClock(set.installedAtMs, timeZone)}`}
+              </p>
+            </LinkCard>
+          ))}
+        </Cards>
+      )}
+    </Page>
+  );
+}

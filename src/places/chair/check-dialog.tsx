@@ -1,0 +1,77 @@
+'use client';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useState } from 'react';
+import type { CheckFeel } from '@/core/drying/dryness-checks';
+import type { Level } from '@/core/drying/nodes';
+import { ChoiceList } from '@/ui/fields/choice-list';
+import { NumberField } from '@/ui/fields/number-field';
+import styles from './chair.module.css';
+
+const LEVEL_CHOICES = [
+  { value: 'root', label: 'Root' },
+  { value: 'middle', label: 'Middle' },
+  { value: 'ends', label: 'Ends' },
+] as const satisfies readonly { value: Level; label: string }[];
+
+const FEELS = [
+  { value: 'dry', label: 'Dry', hint: 'springy, drawn up' },
+  { value: 'cool', label: 'Cool', hint: 'cannot tell' },
+  { value: 'damp', label: 'Damp', hint: 'still wet inside' },
+] as const satisfies readonly { value: CheckFeel; label: string; hint: string }[];
+
+/** Where a hand felt, and what it felt. */
+export function CheckDialog({
+  open,
+  suggested,
+  sectionCount,
+  onClose,
+  onCheck,
+}: {
+  open: boolean;
+  suggested: readonly number[];
+  sectionCount: number;
+  onClose: () => void;
+  onCheck: (check: { sectionNumber: number; level: Level; feel: CheckFeel }) => void;
+}) {
+  const [sectionNumber, setSection] = useState(suggested[0] ?? 1);
+  const [level, setLevel] = useState<Level>('root');
+  return (
+    <Dialog open={open} onClose={onClose} disablePortal fullWidth maxWidth="xs" aria-labelledby="check-title">
+      <DialogTitle id="check-title">What did you feel?</DialogTitle>
+      <DialogContent className={styles.check}>
+        <div className={styles.suggested}>
+          {suggested.map((number) => (
+            <button key={number} type="button" aria-pressed={number === sectionNumber} onClick={() => setSection(number)}>
+              {number}
+            </button>
+          ))}
+          <NumberField
+            label="Section"
+            value={sectionNumber}
+            low={1}
+            high={sectionCount}
+            whole
+            width={110}
+            onCommit={setSection}
+          />
+        </div>
+        <ChoiceList inline legend="Where along the hair" value={level} choices={LEVEL_CHOICES} onChange={setLevel} />
+        <div className={styles.feels}>
+          {FEELS.map(({ value, label, hint }) => (
+            <button key={value} type="button" onClick={() => onCheck({ sectionNumber, level, feel: value })}>
+              {label}
+              <small>{hint}</small>
+            </button>
+          ))}
+        </div>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Leave</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,129 @@
+'use client';
+import { ZONE_LABEL } from '@/core/hair/zone';
+import { livePace } from '@/core/run/live-pace';
+import { nextSection } from '@/core/run/run-state';
+import { techniqueOf } from '@/core/techniques';
+import { CrownMap } from '@/ui/crown-map/crown-map';
+import type { SectionState } from '@/ui/crown-map/section-state';
+import { formatClock, formatMass, formatStopwatch } from '@/ui/format';
+import { useUnits } from '@/ui/units-context';
+import type { ChairViewProps } from './chair-set';
+import styles from './chair.module.css';
+import { useChairKeys } from './use-chair-keys';
+
+const MINUTE_MS = 60_000;
+
+/** The set going in: which section, how, on what pace, finished when. */
+export function SettingView({ set, view, drawn, timeZone, nowMs, log, isDialogOpen, onDialog }: ChairViewProps) {
+  const { units } = useUnits();
+  const { state, record } = log;
+  const technique = techniqueOf(set.technique);
+  const inHand = nextSection(state, set.sectionCount);
+  const pace = livePace(state, view.sectionMin, set.startedAtMs, nowMs);
+  const doneCount = state.doneOrder.length;
+  const productG = view.plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
+
+  const markDone = () => {
+    if (inHand !== null) record('section-done', inHand);
+  };
+  const undo = () => {
+    const last = state.doneOrder.at(-1);
+    if (last !== undefined) record('section-undone', last);
+  };
+  const pause = () => record(state.isPaused ? 'resumed' : 'paused');
+  useChairKeys((key) => {
+    if (key === ' ') markDone();
+    else if (key === 'Backspace') undo();
+    else if (key === 'm') record('misted');
+    else if (key === 'p') pause();
+    else if (key === 'n') onDialog('note');
+    else if (key === '?') onDialog('keys');
+  }, isDialogOpen);
+
+  const stateOf = (number: number): SectionState =>
+    state.doneAtMs.has(number) ? { kind: 'done' } : number === inHand ? { kind: 'in-hand' } : { kind: 'plain' };
+  const section = drawn.find((own) => own.number === inHand);
+  const where = section
+    ? `${ZONE_LABEL[section.zone]}${section.zone === 'left' || section.zone === 'right' || section.side === 'middle' ? '' : `, client’s ${section.side}`}`
+    : '';
+  const remist = view.plan.drying.remistEveryMin;
+  const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
+  const needsMist = mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
+
+  return (
+    <div className={styles.setting}>
+      <section className={styles.map} aria-label="Crown map">
+        <CrownMap
+          name={`${technique.label}, ${set.sectionCount} sections, ${doneCount} done`}
+          sections={drawn}
+          skin={set.skinTone}
+          hair={set.hairTone}
+          stateOf={stateOf}
+          onPick={(number) => record(state.doneAtMs.has(number) ? 'section-undone' : 'section-done', number)}
+        />
+      </section>
+      <section className={styles.panel} aria-label="Now">
+        <p className={styles.count} aria-live="polite">
+          <strong>{inHand ?? set.sectionCount}</strong>
+          <span>
+            of {set.sectionCount} · {where}
+          </span>
+        </p>
+        <div className={styles.instruction}>
+          {set.setupLines.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+        {state.isPaused ? (
+          <p className={styles.cue}>
+            <b>Paused since {formatClock(state.pausedSinceMs ?? nowMs, timeZone)}.</b> The clock of the set stands still.
+          </p>
+        ) : (
+          needsMist && (
+            <p className={styles.cue} data-late={mistDueMs < nowMs}>
+              <b>
+                {mistDueMs < nowMs
+                  ? 'Mist the waiting hair now.'
+                  : `Mist the waiting hair before ${formatClock(mistDueMs, timeZone)}.`}
+              </b>{' '}
+              After that it is drier than it should be set.
+            </p>
+          )
+        )}
+        <dl className={styles.figures}>
+          <div>
+            <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>
+            <dt>a {technique.noun[0]}, planned {formatStopwatch(pace.plannedMinPerSection)}</dt>
+          </div>
+          <div>
+            <dd>{formatClock(pace.finishAtMs.p50, timeZone)}</dd>
+            <dt>
+              finished, {formatClock(pace.finishAtMs.p10, timeZone)} to {formatClock(pace.finishAtMs.p90, timeZone)}
+            </dt>
+          </div>
+          <div>
+            <dd>{formatMass(productG / set.sectionCount, units)}</dd>
+            <dt>product a {technique.noun[0]}, {formatMass(productG, units)} in all</dt>
+          </div>
+        </dl>
+        <div className={styles.buttons}>
+          <button type="button" className={styles.big} onClick={markDone}>
+            Section done <kbd>Space</kbd>
+          </button>
+          <button type="button" onClick={undo} disabled={doneCount === 0}>
+            Undo <kbd>⌫</kbd>
+          </button>
+          <button type="button" onClick={() => record('misted')}>
+            Misted <kbd>M</kbd>
+          </button>
+          <button type="button" onClick={pause} aria-pressed={state.isPaused}>
+            {state.isPaused ? 'Go on' : 'Pause'} <kbd>P</kbd>
+          </button>
+          <button type="button" onClick={() => onDialog('note')}>
+            Note <kbd>N</kbd>
+          </button>
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+'use client';
+import { useEffect, useRef } from 'react';
+import { CHAIR_KEYS, type ChairKey } from './keys';
+
+/** Listens for the chair's single keys, except while something is typed or a button holds the key itself. */
+export function useChairKeys(onKey: (key: ChairKey) => void, isOff: boolean) {
+  const handler = useRef(onKey);
+  useEffect(() => {
+    handler.current = onKey;
+  }, [onKey]);
+  useEffect(() => {
+    if (isOff) return;
+    const listen = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+      const target = event.target as HTMLElement | null;
+      if (target?.matches('input, textarea, select')) return;
+      if (event.key === ' ' && target?.matches('button, a')) return;
+      const known = CHAIR_KEYS.find(({ key }) => key === event.key || key === event.key.toLowerCase());
+      if (!known) return;
+      event.preventDefault();
+      handler.current(known.key);
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, [isOff]);
+}

@@ -1,0 +1,41 @@
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { EmptyState } from '@/ui/feedback/empty-state';
+import { Cards, LinkCard } from '@/ui/shell/card';
+import { Page } from '@/ui/shell/page';
+import { LengthRange } from './length-range';
+import type { loadHeads } from './queries';
+
+/** Every head, and the way to a new one. */
+export function HeadsPage({ heads }: Awaited<ReturnType<typeof loadHeads>>) {
+  const add = (
+    <Button component={Link} href="/heads/new" variant="contained">
+      New head
+    </Button>
+  );
+  return (
+    <Page title="Heads" lead="Who you set, and how their hair is." action={heads.length > 0 && add}>
+      {heads.length === 0 ? (
+        <EmptyState
+          title="No heads yet"
+          text="Measure one: six lengths, the coil and the strand. Two minutes with a tape, and every plan starts from it."
+          action={add}
+        />
+      ) : (
+        <Cards>
+          {heads.map((head) => (
+            <LinkCard
+              key={head.id}
+              href={`/heads/${head.id}`}
+              title={head.name}
+              figure={<LengthRange lengthCm={head.measurement.head.stretchedLengthCm} />}
+            >
+              <p>{head.description}</p>
+              {head.allergies && <p>Mind: {head.allergies}</p>}
+            </LinkCard>
+          ))}
+        </Cards>
+      )}
+    </Page>
+  );
+}

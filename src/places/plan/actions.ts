@@ -1,0 +1,111 @@
+'use server';
+import { revalidatePath } from 'next/cache';
+import { readBrief } from '@/core/formats/read-brief';
+import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
+import { layoutFor } from '@/core/plan/layout-for';
+import { action } from '@/server/action';
+import { findHead, sameMeasure } from '@/server/db/rows/heads';
+import { createPlan, findPlan, savePlan as savePlanRow, setPlanStatus } from '@/server/db/rows/plans';
+import { startSet as startSetRow } from '@/server/db/rows/sets';
+import { AppError } from '@/server/errors';
+import { bookPlanInput, newPlanInput, planIdInput, savePlanInput } from './plan-input';
+import { usualPlan } from './usual-plan';
+
+/** Makes a plan for a head from what is usual, and answers its id. */
+export const newPlan = action(newPlanInput, async ({ input, actor, database, nowMs }) => {
+  const studioId = actor.studio.id;
+  const head = await findHead(database.db, studioId, input.headId);
+  if (!head) throw new AppError('not-found');
+  const content = usualPlan(head.name, head.measurement.head, actor.studio.timeZone, nowMs);
+  const id = await database.write((tx) =>
+    createPlan(
+      tx,
+      studioId,
+      { ...content, headId: head.id, measurementId: head.measurement.id, status: 'draft' },
+      nowMs,
+    ),
+  );
+  revalidatePath('/plan');
+  return { id };
+});
+
+/** Keeps a plan as it stands. */
+export const savePlan = action(savePlanInput, async ({ input, actor, database, nowMs }) => {
+  const { id, revision, ...content } = input;
+  const studioId = actor.studio.id;
+  const next = await database.write(async (tx) => {
+    const before = await findPlan(tx, studioId, id);
+    const head = before && (await findHead(tx, studioId, before.headId));
+    if (!before || !head) throw new AppError('not-found');
+    // A plan that took over the newest measurements belongs to them from now on.
+    const isNewest = sameMeasure(head.measurement.head, content.brief.head);
+    const measurementId = isNewest ? head.measurement.id : before.measurementId;
+    return savePlanRow(tx, studioId, id, revision, { ...content, measurementId }, nowMs);
+  });
+  return { revision: next };
+});
+
+/** The plan as it stands now, for a tab that fell behind. */
+export const readPlan = action(planIdInput, async ({ input, actor, database }) => {
+  const plan = await findPlan(database.db, actor.studio.id, input.id);
+  if (!plan) throw new AppError('not-found');
+  const { title, brief, layerProductIds, revision } = plan;
+  return { content: { title, brief, layerProductIds }, revision };
+});
+
+/** Puts today's measurements of the head into a plan made on older ones. */
+export const readMeasurement = action(planIdInput, async ({ input, actor, database }) => {
+  const plan = await findPlan(database.db, actor.studio.id, input.id);
+  const head = plan && (await findHead(database.db, actor.studio.id, plan.headId));
+  if (!head) throw new AppError('not-found');
+  return { head: head.measurement.head };
+});
+
+/** Takes a plan to the chair: brief, forecast and sections are frozen as they are now. */
+export const startSet = action(planIdInput, async ({ input, actor, database, nowMs }) => {
+  const studioId = actor.studio.id;
+  const plan = await findPlan(database.db, studioId, input.id);
+  if (!plan) throw new AppError('not-found');
+  const brief = readBrief(plan.brief);
+  if (!brief.ok) throw new AppError('invalid', brief.errors);
+  const { technique, sections } = brief.value.set;
+  const given = forecast(brief.value, layoutFor(technique, sections));
+  const stop = given.plan.cautions.find((caution) => caution.severity === 'stop');
+  if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
+  const id = await database.write(async (tx) => {
+    const setId = await startSetRow(
+      tx,
+      studioId,
+      {
+        headId: plan.headId,
+        planId: plan.id,
+        measurementId: plan.measurementId,
+        title: plan.title,
+        brief: plan.brief,
+        forecast: given.plan,
+        modelVersion: MODEL_VERSION,
+        sections: given.sections.map(({ number, zone, side, areaCm2, hairCount, installMin }) => ({
+          number,
+          zone,
+          side,
+          areaCm2,
+          hairCount,
+          plannedMin: installMin,
+        })),
+      },
+      nowMs,
+    );
+    await setPlanStatus(tx, studioId, plan.id, 'done');
+    return setId;
+  });
+  revalidatePath('/');
+  return { id };
+});
+
+/** Chooses a plan as the one to carry out, or puts it back among the drafts. */
+export const bookPlan = action(bookPlanInput, async ({ input, actor, database }) => {
+  const status = input.isBooked ? 'chosen' : 'draft';
+  await database.write((tx) => setPlanStatus(tx, actor.studio.id, input.id, status));
+  revalidatePath('/');
+  return { isBooked: input.isBooked };
+});

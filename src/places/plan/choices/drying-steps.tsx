@@ -1,0 +1,61 @@
+'use client';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/drying-methods';
+import { NumberField } from '@/ui/fields/number-field';
+import { SelectField } from '@/ui/fields/select-field';
+import { CloseIcon } from '@/ui/icons';
+import type { DraftBrief } from '../plan-content';
+import styles from './drying-steps.module.css';
+
+export type DraftDrying = NonNullable<DraftBrief['drying']>;
+
+const METHODS = DRYING_METHOD_IDS.map((id) => ({ value: id, label: dryingMethods[id].label }));
+const MOST_STEPS = 6;
+
+/** The drying steps in order; the last goes on until everything is dry. */
+export function DryingSteps({ steps, onChange }: { steps: DraftDrying; onChange: (steps: DraftDrying) => void }) {
+  const change = (at: number, step: Partial<DraftDrying[number]>) =>
+    onChange(steps.map((own, i) => (i === at ? { ...own, ...step } : own)));
+  return (
+    <>
+      {steps.map((step, i) => (
+        <div key={i} className={styles.step}>
+          <SelectField
+            label={`Step ${i + 1}`}
+            value={step.method}
+            options={METHODS}
+            onChange={(value) => {
+              const method = value as DryingMethodId;
+              change(i, { method, hours: dryingMethods[method].usualHours });
+            }}
+          />
+          <NumberField
+            label="For"
+            unit="h"
+            value={step.hours}
+            low={0.05}
+            high={96}
+            step={0.25}
+            width={92}
+            onCommit={(hours) => change(i, { hours })}
+          />
+          {steps.length > 1 && (
+            <IconButton size="small" aria-label={`Leave out step ${i + 1}`} onClick={() => onChange(steps.filter((_, j) => j !== i))}>
+              <CloseIcon width={18} height={18} />
+            </IconButton>
+          )}
+        </div>
+      ))}
+      {steps.length < MOST_STEPS && (
+        <Button
+          size="small"
+          onClick={() => onChange([...steps, { method: 'hood-hot', hours: dryingMethods['hood-hot'].usualHours }])}
+        >
+          Add a step
+        </Button>
+      )}
+      <p className={styles.note}>The last step goes on until everything is dry, if the time allows.</p>
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+'use client';
+import { useState } from 'react';
+import type { PlanFile } from '@/core/formats/plan-file';
+import { techniqueOf } from '@/core/techniques';
+import { useUnits } from '@/ui/units-context';
+import type { PlanContent, ShelfProduct, ShelfRod } from '../plan-content';
+import { PLAN_STEPS } from './steps';
+import { Thread, type ThreadStep } from './thread';
+
+export interface PlanChoicesProps {
+  readonly content: PlanContent;
+  readonly plan: PlanFile | null;
+  readonly products: readonly ShelfProduct[];
+  readonly rods: readonly ShelfRod[];
+  readonly onChange: (content: PlanContent) => void;
+}
+
+/** Everything a plan decides, in the order of the work. */
+export function PlanChoices(props: PlanChoicesProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  const { units } = useUnits();
+  const { content, onChange } = props;
+  const { brief } = content;
+  const steps = PLAN_STEPS.map((step) =>
+    step({
+      ...props,
+      units,
+      brief,
+      set: brief.set,
+      technique: techniqueOf(brief.set.technique),
+      changeBrief: (part) => onChange({ ...content, brief: { ...brief, ...part } }),
+      changeSet: (part) => onChange({ ...content, brief: { ...brief, set: { ...brief.set, ...part } } }),
+    }),
+  );
+  return (
+    <Thread steps={steps.filter((step): step is ThreadStep => step !== null)} open={open} onOpen={setOpen} />
+  );
+}

@@ -1,0 +1,292 @@
+'use client';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '@/core/coefficients/root-and-ends';
+import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
+import { dryingMethods } from '@/core/drying-methods';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/brick-layout';
+import { productRoles } from '@/core/products';
+import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
+import type { Technique } from '@/core/techniques/technique';
+import { ChoiceList } from '@/ui/fields/choice-list';
+import { DateTimeField } from '@/ui/fields/date-time-field';
+import { NumberField } from '@/ui/fields/number-field';
+import { SelectField } from '@/ui/fields/select-field';
+import { TemperatureField } from '@/ui/fields/temperature-field';
+import { formatArea, formatDiameter, formatHours, formatTemperature, type UnitSystem } from '@/ui/format';
+import { layerName, sectionsLabel, withTechnique, type DraftBrief, type DraftSet } from '../plan-content';
+import { DryingSteps } from './drying-steps';
+import { Layers } from './layers';
+import type { PlanChoicesProps } from './plan-choices';
+import { RodChoice } from './rod-choice';
+import type { ThreadStep } from './thread';
+
+interface StepContext extends PlanChoicesProps {
+  readonly brief: DraftBrief;
+  readonly set: DraftSet;
+  readonly technique: Technique;
+  readonly units: UnitSystem;
+  readonly changeBrief: (part: Partial<DraftBrief>) => void;
+  readonly changeSet: (part: Partial<DraftSet>) => void;
+}
+
+type PlanStep = (context: StepContext) => ThreadStep | null;
+
+const options = <K extends string>(ids: readonly K[], table: Readonly<Record<K, { readonly label: string }>>) =>
+  ids.map((id) => ({ value: id, label: table[id].label }));
+
+const look: PlanStep = ({ set, technique, rods, changeBrief }) => ({
+  id: 'look',
+  title: 'Look',
+  answer: technique.label,
+  note: technique.styleName,
+  body: (
+    <ChoiceList
+      legend="Technique"
+      value={set.technique}
+      choices={TECHNIQUE_IDS.map((id) => {
+        const { label, summary } = techniqueOf(id);
+        return { value: id, label, hint: summary };
+      })}
+      onChange={(id) => changeBrief({ set: withTechnique(set, id, rods) })}
+    />
+  ),
+});
+
+const start: PlanStep = ({ set, changeSet }) => ({
+  id: 'start',
+  title: 'Start',
+  answer: startStates[set.startState ?? 'damp'].label,
+  body: (
+    <ChoiceList
+      legend="How wet the hair is when it is set"
+      value={set.startState ?? 'damp'}
+      choices={options(START_STATE_IDS, startStates)}
+      onChange={(startState) => changeSet({ startState })}
+    />
+  ),
+});
+
+const layers: PlanStep = ({ content, plan, products, brief, set, onChange, changeSet }) => {
+  const own = set.layers ?? [];
+  const named = own
+    .map((layer, i) => layerName(layer, content.layerProductIds[i] ?? null, products))
+    .filter((name, i) => name !== productRoles[own[i]!.role].label);
+  return {
+    id: 'layers',
+    title: 'Layers, in order',
+    answer: own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ') || 'nothing on it',
+    note: named.join(', '),
+    body: (
+      <>
+        <Layers
+          layers={own}
+          productIds={content.layerProductIds}
+          shelf={products}
+          doses={plan?.doses ?? []}
+          onChange={(next, layerProductIds) =>
+            onChange({ ...content, brief: { ...brief, set: { ...set, layers: next } }, layerProductIds })
+          }
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={set.brushedThrough ?? false}
+              onChange={(_, brushedThrough) => changeSet({ brushedThrough })}
+            />
+          }
+          label="Brush it through"
+        />
+      </>
+    ),
+  };
+};
+
+const sections: PlanStep = ({ set, plan, technique, units, changeSet }) => ({
+  id: 'sections',
+  title: 'Sections',
+  answer: sectionsLabel(set),
+  note: plan && `${formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each, equal hair`,
+  body: (
+    <NumberField
+      label="Sections"
+      value={set.sections ?? technique.usualSections}
+      low={MIN_SECTIONS}
+      high={MAX_SECTIONS}
+      whole
+      onCommit={(count) => changeSet({ sections: count })}
+    />
+  ),
+});
+
+const rod: PlanStep = ({ set, technique, rods, plan, units, changeSet }) =>
+  technique.tool === null
+    ? null
+    : {
+        id: 'rod',
+        title: 'Rod',
+        answer: set.tool ? formatDiameter(set.tool.diameterMm, units) : 'none yet',
+        note: plan?.tool && `${Math.round(plan.tool.turns * 2) / 2} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
+        body: <RodChoice tool={set.tool ?? null} rods={rods} plan={plan} onChange={(tool) => changeSet({ tool })} />,
+      };
+
+const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
+  const root = set.rootMethod ?? technique.rootMethods[0];
+  const ends = set.endsMethod ?? technique.endsMethods[0];
+  const phrase = `${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`;
+  return {
+    id: 'roots',
+    title: 'Roots and ends',
+    answer: phrase.charAt(0).toUpperCase() + phrase.slice(1),
+    body: (
+      <>
+        <SelectField
+          label="Root"
+          value={root}
+          options={options(technique.rootMethods, rootMethods)}
+          onChange={(value) => changeSet({ rootMethod: value as RootMethodId })}
+        />
+        <SelectField
+          label="Ends"
+          value={ends}
+          options={options(technique.endsMethods, endsMethods)}
+          onChange={(value) => changeSet({ endsMethod: value as EndsMethodId })}
+        />
+      </>
+    ),
+  };
+};
+
+const drying: PlanStep = ({ brief, changeBrief }) => {
+  const steps = brief.drying ?? [];
+  return {
+    id: 'drying',
+    title: 'Drying',
+    answer:
+      steps.length === 1
+        ? dryingMethods[steps[0]!.method].label
+        : steps.map((step) => `${dryingMethods[step.method].label} ${formatHours(step.hours)}`).join(', '),
+    note: 'goes on until dry',
+    body: <DryingSteps steps={steps} onChange={(next) => changeBrief({ drying: next })} />,
+  };
+};
+
+const nights: PlanStep = ({ brief, technique, changeBrief }) => {
+  const wear = brief.wear ?? {};
+  const night = wear.night ?? 'gather-and-bonnet';
+  const pieces = wear.separations ?? 2;
+  const change = (part: Partial<typeof wear>) => changeBrief({ wear: { ...wear, ...part } });
+  return {
+    id: 'nights',
+    title: 'Takedown and nights',
+    answer: nightCares[night].label,
+    note: `${wear.hands === 'bare' ? 'bare hands' : 'oiled fingers'}, each ${technique.noun[0]} ${pieces === 1 ? 'left whole' : `split into ${pieces}`}`,
+    body: (
+      <>
+        <SelectField
+          label="Nights"
+          value={night}
+          options={options(NIGHT_CARE_IDS, nightCares)}
+          onChange={(value) => change({ night: value as NightCareId })}
+        />
+        <SelectField
+          label="Hands at takedown"
+          value={wear.hands ?? 'oiled'}
+          options={[
+            { value: 'oiled', label: 'Oiled: less frizz' },
+            { value: 'bare', label: 'Bare: dry and light' },
+          ]}
+          onChange={(value) => change({ hands: value as 'oiled' | 'bare' })}
+        />
+        <NumberField
+          label={`Pieces from each ${technique.noun[0]}`}
+          value={pieces}
+          low={1}
+          high={8}
+          whole
+          onCommit={(separations) => change({ separations })}
+        />
+        <SelectField
+          label="Fluffing"
+          value={String(wear.fluffing ?? 1)}
+          options={['None', 'A little, at the roots', 'A good deal', 'All the way'].map((label, i) => ({
+            value: String(i),
+            label,
+          }))}
+          onChange={(value) => change({ fluffing: Number(value) })}
+        />
+      </>
+    ),
+  };
+};
+
+const room: PlanStep = ({ brief, units, changeBrief }) => {
+  const own = { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12, ...brief.room };
+  const change = (part: Partial<typeof own>) => changeBrief({ room: { ...own, ...part } });
+  return {
+    id: 'room',
+    title: 'Room and weather',
+    answer: `${formatTemperature(own.temperatureC, units)}, ${Math.round(own.relativeHumidity * 100)} % humid`,
+    note: `dew point outdoors ${formatTemperature(own.dewPointOutsideC, units)}`,
+    body: (
+      <>
+        <TemperatureField
+          label="Room"
+          valueC={own.temperatureC}
+          lowC={5}
+          highC={45}
+          onCommit={(temperatureC) => change({ temperatureC })}
+        />
+        <NumberField
+          label="Humidity indoors"
+          unit="%"
+          value={Math.round(own.relativeHumidity * 100)}
+          low={0}
+          high={100}
+          step={5}
+          onCommit={(percent) => change({ relativeHumidity: percent / 100 })}
+        />
+        <TemperatureField
+          label="Dew point outdoors"
+          valueC={own.dewPointOutsideC}
+          lowC={-30}
+          highC={35}
+          onCommit={(dewPointOutsideC) => change({ dewPointOutsideC })}
+        />
+      </>
+    ),
+  };
+};
+
+const readyBy: PlanStep = ({ brief, changeBrief }) => ({
+  id: 'ready',
+  title: 'Ready by',
+  answer: brief.wearBy ? brief.wearBy.slice(0, 16).replace('T', ', ') : 'no time set',
+  note: brief.wearBy ? null : 'set one to see when to start',
+  body: (
+    <DateTimeField
+      label="Ready by"
+      value={brief.wearBy?.slice(0, 16) ?? ''}
+      onCommit={(wearBy) => {
+        if (wearBy !== null) return changeBrief({ wearBy });
+        const { wearBy: _left, ...rest } = brief;
+        changeBrief({ ...rest, wearBy: undefined });
+      }}
+    />
+  ),
+});
+
+/** The steps of a plan in the order of the work. Add one by adding it here. */
+export const PLAN_STEPS: readonly PlanStep[] = [
+  look,
+  start,
+  layers,
+  sections,
+  rod,
+  rootsAndEnds,
+  drying,
+  nights,
+  room,
+  readyBy,
+];

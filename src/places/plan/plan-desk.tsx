@@ -1,0 +1,275 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { Checked, FieldError } from '@/core/formats/field-error';
+import type { AnsweredView } from '@/core/plan/answer-view';
+import { ZONES } from '@/core/hair/zone';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/brick-layout';
+import { techniqueOf } from '@/core/techniques';
+import { CrownMap } from '@/ui/crown-map/crown-map';
+import { formatArea, formatMinutes } from '@/ui/format';
+import { FlipIcon, MinusIcon, PlusIcon, RedoIcon, UndoIcon } from '@/ui/icons';
+import { Ribbon } from '@/ui/ribbon/ribbon';
+import { useUnits } from '@/ui/units-context';
+import { bookPlan, readMeasurement, startSet } from './actions';
+import { PlanChoices } from './choices/plan-choices';
+import { ForecastPanel } from './forecast-panel';
+import { sectionsLabel, type PlanContent, type ShelfProduct, type ShelfRod } from './plan-content';
+import styles from './plan-desk.module.css';
+import { useDraft, type KeptState } from './use-draft';
+import { useForecast } from './use-forecast';
+
+export interface PlanDeskProps {
+  readonly id: string;
+  readonly content: PlanContent;
+  readonly revision: number;
+  readonly head: { id: string; name: string; description: string; skinTone: string; hairTone: string };
+  readonly isBooked: boolean;
+  readonly hasNewerMeasurement: boolean;
+  readonly products: readonly ShelfProduct[];
+  readonly rods: readonly ShelfRod[];
+  readonly timeZone: string;
+  readonly first: Checked<AnsweredView>;
+  readonly nowMs: number;
+}
+
+const KEPT_WORDS: Readonly<Record<KeptState, string>> = {
+  kept: 'kept',
+  keeping: 'keeping…',
+  offline: 'no connection, trying again',
+  refused: 'not kept yet',
+};
+
+/** The place where a set is planned: choices, crown map, forecast, and the ribbon drawn back from the pin. */
+export function PlanDesk(props: PlanDeskProps) {
+  const draft = useDraft(props.id, props.content, props.revision);
+  const { content, edit, undo, redo } = draft;
+  const { brief } = content;
+  const live = useForecast(brief, props.first);
+  const { units } = useUnits();
+  const router = useRouter();
+  const [turned, setTurned] = useState(false);
+  const [refusals, setRefusals] = useState<readonly FieldError[]>([]);
+  const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
+  const [isBooked, setBooked] = useState(props.isBooked);
+  const [isStarting, setStarting] = useState(false);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      const target = event.target as HTMLElement | null;
+      if (target?.matches('input, textarea, select')) return;
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+
+  const plan = live.answer?.view.plan ?? null;
+  const technique = techniqueOf(brief.set.technique);
+  const count = brief.set.sections ?? technique.usualSections;
+  const setCount = (next: number) =>
+    edit({
+      ...content,
+      brief: { ...brief, set: { ...brief.set, sections: Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, next)) } },
+    });
+  const lengths = brief.head.stretchedLengthCm;
+  const meanLengthCm =
+    typeof lengths === 'number'
+      ? lengths
+      : plan
+        ? plan.sections.reduce((sum, s) => sum + s.hairCount * lengths[s.zone], 0) / plan.hair.hairCount
+        : ZONES.reduce((sum, zone) => sum + lengths[zone], 0) / ZONES.length;
+  const stop = plan?.cautions.find((caution) => caution.severity === 'stop');
+  const firstBlock = live.answer?.view.blocks[0];
+  const lateMin = firstBlock ? (props.nowMs - firstBlock.startMs) / 60_000 : 0;
+
+  const take = async () => {
+    setStarting(true);
+    await draft.keep();
+    const answer = await startSet({ id: props.id });
+    if (answer.ok) router.push(`/chair/${answer.value.id}`);
+    else {
+      setRefusals(answer.errors);
+      setStarting(false);
+    }
+  };
+  const book = async () => {
+    const answer = await bookPlan({ id: props.id, isBooked: !isBooked });
+    if (answer.ok) setBooked(answer.value.isBooked);
+    else setRefusals(answer.errors);
+  };
+  const takeNewMeasurement = async () => {
+    const answer = await readMeasurement({ id: props.id });
+    if (!answer.ok) return setRefusals(answer.errors);
+    edit({ ...content, brief: { ...brief, head: answer.value.head } });
+    setNewer(false);
+  };
+
+  return (
+    <div className={styles.desk}>
+      <header className={styles.bar}>
+        <input
+          className={styles.title}
+          aria-label="Name of the plan"
+          value={content.title}
+          maxLength={80}
+          onChange={(event) => edit({ ...content, title: event.target.value })}
+        />
+        <Link className={styles.chip} href={`/heads/${props.head.id}`}>
+          {props.head.name}, {props.head.description}
+        </Link>
+        <span className={styles.grow} />
+        <span className={styles.kept} role="status">
+          {KEPT_WORDS[draft.kept]}
+        </span>
+        <IconButton aria-label="Undo" onClick={undo} disabled={!draft.canUndo}>
+          <UndoIcon />
+        </IconButton>
+        <IconButton aria-label="Redo" onClick={redo} disabled={!draft.canRedo}>
+          <RedoIcon />
+        </IconButton>
+        <Button variant="outlined" aria-pressed={isBooked} onClick={book}>
+          {isBooked ? 'Booked' : 'Book it'}
+        </Button>
+        <Button variant="contained" onClick={take} disabled={isStarting || !plan || stop !== undefined || draft.conflict}>
+          Take to the chair
+        </Button>
+      </header>
+
+      <div className={styles.alerts}>
+        {draft.conflict && (
+          <Alert
+            severity="warning"
+            action={
+              <>
+                <Button size="small" onClick={() => void draft.resolveConflict('theirs')}>
+                  Take the other
+                </Button>
+                <Button size="small" onClick={() => void draft.resolveConflict('mine')}>
+                  Keep this one
+                </Button>
+              </>
+            }
+          >
+            This plan was changed in another tab. What you see here is not lost: choose which one to keep.
+          </Alert>
+        )}
+        {[...live.errors, ...draft.errors, ...refusals].slice(0, 3).map((error) => (
+          <Alert severity="warning" key={`${error.path}/${error.message}`}>
+            {error.message.charAt(0).toUpperCase() + error.message.slice(1)}.
+          </Alert>
+        ))}
+        {isNewer && (
+          <Alert
+            severity="info"
+            action={
+              <Button size="small" onClick={takeNewMeasurement}>
+                Use the new ones
+              </Button>
+            }
+          >
+            {props.head.name} was measured again since this plan was made.
+          </Alert>
+        )}
+        {lateMin > 1 && (
+          <Alert severity="info">
+            To be ready by then you would have had to start {formatMinutes(lateMin)} ago. A later time, a hood, or more
+            and smaller sections would help.
+          </Alert>
+        )}
+      </div>
+
+      <section className={styles.choices} aria-label="Choices">
+        <PlanChoices content={content} plan={plan} products={props.products} rods={props.rods} onChange={edit} />
+      </section>
+
+      <section className={styles.map} aria-label="Crown map">
+        <IconButton
+          className={styles.flip}
+          aria-label={turned ? 'See from behind the chair' : 'See facing the client'}
+          onClick={() => setTurned(!turned)}
+        >
+          <FlipIcon />
+        </IconButton>
+        <div className={styles.drawing}>
+          {live.answer && (
+            <CrownMap
+              name={`${technique.label}, ${live.answer.drawn.length} sections, no part`}
+              sections={live.answer.drawn}
+              skin={props.head.skinTone}
+              hair={props.head.hairTone}
+              motif={technique.motif}
+              turned={turned}
+              detailOf={(section) => {
+                const own = plan?.sections[section.number - 1];
+                return own
+                  ? `${formatArea(own.areaCm2, units)}, ${Math.round(own.hairCount / 100) * 100} hairs`
+                  : '';
+              }}
+            />
+          )}
+        </div>
+        <div className={styles.stepper}>
+          <IconButton
+            className={styles.round}
+            aria-label="One section fewer"
+            disabled={count <= MIN_SECTIONS}
+            onClick={() => setCount(count - 1)}
+          >
+            <MinusIcon />
+          </IconButton>
+          <strong>{sectionsLabel(brief.set)}</strong>
+          <IconButton
+            className={styles.round}
+            aria-label="One section more"
+            disabled={count >= MAX_SECTIONS}
+            onClick={() => setCount(count + 1)}
+          >
+            <PlusIcon />
+          </IconButton>
+          {plan && (
+            <span>
+              {formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each
+            </span>
+          )}
+        </div>
+      </section>
+
+      <section className={styles.forecast} aria-label="Forecast">
+        {live.answer ? (
+          <ForecastPanel
+            answer={live.answer}
+            meanLengthCm={meanLengthCm}
+            ownCoilMm={brief.head.naturalCoilDiameterMm ?? 8}
+            timeZone={props.timeZone}
+            isWorking={live.isWorking}
+          />
+        ) : (
+          <p>The forecast appears once the plan adds up. What is missing is said above.</p>
+        )}
+      </section>
+
+      <section className={styles.ribbon} aria-label="Ribbon">
+        {live.answer && live.answer.view.blocks.length > 0 && plan ? (
+          <Ribbon
+            blocks={live.answer.view.blocks}
+            readyMs={live.answer.view.blocks.at(-1)!.endMs}
+            days={plan.daysPresentable}
+            timeZone={props.timeZone}
+            setLabel={sectionsLabel(brief.set)}
+            nowMs={props.nowMs}
+          />
+        ) : (
+          <p className={styles.noPin}>Set a time under “Ready by” and the whole set is laid out back from it.</p>
+        )}
+      </section>
+    </div>
+  );
+}

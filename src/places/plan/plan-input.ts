@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { briefInput } from '@/core/formats/brief';
+
+const id = z.string().min(1).max(64);
+
+/** What the plan desk sends to be kept. */
+export const savePlanInput = z.strictObject({
+  id,
+  revision: z.int().min(1),
+  title: z.string().trim().min(1, 'give the plan a name').max(80, 'a name of at most 80 letters'),
+  brief: briefInput,
+  layerProductIds: z.array(id.nullable()).max(8),
+});
+
+export const planIdInput = z.strictObject({ id });
+export const newPlanInput = z.strictObject({ headId: id });
+export const bookPlanInput = z.strictObject({ id, isBooked: z.boolean() });

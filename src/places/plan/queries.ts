@@ -1,0 +1,39 @@
+import 'server-only';
+import type { Checked } from '@/core/formats/field-error';
+import { answerView, type AnsweredView } from '@/core/plan/answer-view';
+import { query } from '@/server/action';
+import { findHead, listHeads } from '@/server/db/rows/heads';
+import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
+import { listProducts, listTools } from '@/server/db/rows/shelf';
+
+/** Everything the plan desk opens with, or null when the plan is gone. */
+export const loadPlan = (id: string) =>
+  query(async ({ actor, database, nowMs }) => {
+    const studioId = actor.studio.id;
+    const plan = await findPlan(database.db, studioId, id);
+    const head = plan && (await findHead(database.db, studioId, plan.headId));
+    if (!plan || !head) return null;
+    const answered = answerView(plan.brief, null);
+    const first: Checked<AnsweredView> = answered.ok
+      ? { ok: true, value: { view: answered.value.view, drawn: answered.value.drawn } }
+      : answered;
+    return {
+      plan,
+      head,
+      hasNewerMeasurement: head.measurement.id !== plan.measurementId,
+      products: await listProducts(database.db, studioId),
+      rods: await listTools(database.db, studioId, 'rod'),
+      timeZone: actor.studio.timeZone,
+      first,
+      nowMs,
+    };
+  });
+
+/** Open plans, and the heads a new one can be made for. */
+export const loadPlans = () =>
+  query(async ({ actor, database, nowMs }) => ({
+    plans: await listOpenPlans(database.db, actor.studio.id),
+    heads: await listHeads(database.db, actor.studio.id),
+    timeZone: actor.studio.timeZone,
+    nowMs,
+  }));

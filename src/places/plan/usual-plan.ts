@@ -1,0 +1,43 @@
+import { Temporal } from 'temporal-polyfill';
+import type { HeadInput } from '@/core/formats/brief';
+import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
+import type { DraftBrief } from './plan-content';
+
+const READY_HOUR = 9;
+
+/** Tomorrow morning in a time zone, as a local time: when most sets are wanted. */
+export function tomorrowMorning(nowMs: number, timeZone: string): string {
+  const today = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate();
+  return today.add({ days: 1 }).toPlainDateTime({ hour: READY_HOUR }).toString({ smallestUnit: 'minute' });
+}
+
+/** The plan a head starts from: twists, damp, leave-in and foam, air, ready tomorrow morning. */
+export function usualPlan(
+  headName: string,
+  head: HeadInput,
+  timeZone: string,
+  nowMs: number,
+): { title: string; brief: DraftBrief; layerProductIds: (string | null)[] } {
+  return {
+    title: `${headName}’s set`,
+    brief: {
+      format: 'keen-spiral/brief',
+      version: 1,
+      head,
+      set: {
+        technique: twoStrandTwist.id,
+        sections: twoStrandTwist.usualSections,
+        rootMethod: twoStrandTwist.rootMethods[0],
+        endsMethod: twoStrandTwist.endsMethods[0],
+        startState: 'damp',
+        layers: [{ role: 'leave-in' }, { role: 'mousse' }],
+      },
+      room: { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12 },
+      wear: { night: 'gather-and-bonnet', separations: 2, fluffing: 1, hands: 'oiled' },
+      drying: [{ method: 'air', hours: 8 }],
+      wearBy: tomorrowMorning(nowMs, timeZone),
+      timeZone,
+    },
+    layerProductIds: [null, null],
+  };
+}

@@ -1,0 +1,185 @@
+'use client';
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { runState } from '@/core/run/run-state';
+import { techniqueOf } from '@/core/techniques';
+import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import { CrownMap } from '@/ui/crown-map/crown-map';
+import { formatClock, formatDay, formatDays, formatHours, formatIndex, formatMinutes, formatPercent } from '@/ui/format';
+import { Ribbon } from '@/ui/ribbon/ribbon';
+import { Page, Part } from '@/ui/shell/page';
+import { sectionsLabel } from '../plan/plan-content';
+import type { loadWear } from '../wear/queries';
+import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
+import styles from './set-page.module.css';
+
+const WearChart = dynamic(() => import('@/ui/charts/wear-chart').then((module) => module.WearChart), {
+  ssr: false,
+  loading: () => <p>Drawing the days…</p>,
+});
+
+type Loaded = NonNullable<Awaited<ReturnType<typeof loadWear>>>;
+const HOUR_MS = 3_600_000;
+
+const ROWS: Readonly<Record<OutcomeRow['id'], { label: string; show: (value: number) => string }>> = {
+  install: { label: 'Setting it', show: formatMinutes },
+  dry: { label: 'Dry to the root', show: formatHours },
+  definition: { label: 'Definition, first day', show: (value) => `${formatIndex(value)} of 10` },
+  stretch: { label: 'Stretch at the crown', show: formatPercent },
+  days: { label: 'Days presentable', show: formatDays },
+};
+
+function happenedWords(row: OutcomeRow): string {
+  const { show } = ROWS[row.id];
+  const { happened } = row;
+  if (happened === null) return 'not recorded';
+  switch (happened.kind) {
+    case 'value':
+      return show(happened.value);
+    case 'between':
+      return `${show(happened.low)} to ${show(happened.high)}`;
+    case 'at-least':
+      return `more than ${show(happened.value)}`;
+    case 'at-most':
+      return `${show(happened.value)} or less`;
+  }
+}
+
+/** One set: what was forecast, and what happened. */
+export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
+  const technique = techniqueOf(set.brief.set.technique);
+  const state = runState(set.events, set.sections.length);
+  const { installedAtMs } = state;
+  const crown = set.brief.head.stretchedLengthCm;
+  const crownCm = typeof crown === 'number' ? crown : crown.crown;
+  const measured = set.wearDays.find((day) => day.visibleLengthCm !== null);
+  const first = set.wearDays[0];
+  const reason = set.outcome ? endReasons[set.outcome.reason as EndReasonId] : undefined;
+  const rows = outcomeRows(set.forecast, {
+    workedMin: installedAtMs === null ? null : (installedAtMs - set.startedAtMs - state.pausedMs) / 60_000,
+    checks:
+      installedAtMs === null
+        ? []
+        : set.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
+    firstDefinition: first && first.day <= 1 ? { value: first.definition, day: first.day } : null,
+    stretch: measured?.visibleLengthCm ? measured.visibleLengthCm / crownCm : null,
+    lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
+    endedByItself: reason?.ended ?? false,
+  });
+  const takedownNote = set.events.find((event) => event.kind === 'taken-down')?.note;
+  const blocks = view?.blocks ?? [];
+  return (
+    <Page
+      title={`${set.headName}, ${sectionsLabel(set.brief.set)}`}
+      lead={`${set.title}, begun ${formatDay(set.startedAtMs, timeZone)}, ${formatClock(set.startedAtMs, timeZone)}`}
+      action={
+        <Button
+          component={Link}
+          variant="outlined"
+          href={set.takenDownAtMs === null ? `/chair/${set.id}` : `/wear/${set.id}`}
+        >
+          {set.takenDownAtMs === null ? 'To the chair' : 'Days of wear'}
+        </Button>
+      }
+    >
+      <div className={styles.columns}>
+        <div>
+          <table className={styles.rows}>
+            <caption className="visually-hidden">Forecast against what happened</caption>
+            <thead>
+              <tr>
+                <th scope="col" />
+                <th scope="col">Forecast</th>
+                <th scope="col">Happened</th>
+                <th scope="col" />
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => {
+                const held = heldUp(row);
+                const { label, show } = ROWS[row.id];
+                return (
+                  <tr key={row.id}>
+                    <th scope="row">{label}</th>
+                    <td>
+                      {show(row.middle)}
+                      <small>
+                        {show(row.low)} to {show(row.high)}
+                      </small>
+                    </td>
+                    <td>
+                      <b>{happenedWords(row)}</b>
+                    </td>
+                    <td className={styles.verdict} data-held={held ?? 'unknown'}>
+                      {held === null ? '' : held ? '✓ in the range' : '✕ outside'}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <ul className={styles.story}>
+            {set.checks.length > 0 && installedAtMs !== null && (
+              <li>
+                Felt{' '}
+                {set.checks
+                  .map(
+                    (check) =>
+                      `${check.feel} at section ${check.sectionNumber} after ${formatHours((check.atMs - installedAtMs) / HOUR_MS)}`,
+                  )
+                  .join('; ')}
+                .
+              </li>
+            )}
+            {takedownNote && <li>Taken down early: {takedownNote}</li>}
+            {set.outcome && (
+              <li>
+                Given up after day {set.outcome.lastGoodDay}:{' '}
+                {(reason?.label ?? set.outcome.reason).toLowerCase()}
+                {reason && !reason.ended && ' (cut short, so it may have lasted longer)'}. {set.outcome.note}
+              </li>
+            )}
+            {set.events
+              .filter((event) => event.kind === 'note' && event.note)
+              .map((event) => (
+                <li key={event.id}>
+                  {formatClock(event.atMs, timeZone)}: {event.note}
+                </li>
+              ))}
+          </ul>
+        </div>
+        <div className={styles.map}>
+          <CrownMap
+            name={`${technique.label}, ${set.sections.length} sections`}
+            sections={drawn}
+            skin={set.skinTone}
+            hair={set.hairTone}
+            motif={technique.motif}
+          />
+        </div>
+      </div>
+      {set.wearDays.length > 0 && view && (
+        <Part title="Day by day" note="forecast as a line, entries as dots">
+          <WearChart forecast={view.byDay} days={set.wearDays} />
+        </Part>
+      )}
+      {blocks.length > 0 && (
+        <Part title="As it was laid out">
+          <Ribbon
+            blocks={blocks}
+            readyMs={blocks.at(-1)!.endMs}
+            days={set.forecast.daysPresentable}
+            timeZone={timeZone}
+            setLabel={sectionsLabel(set.brief.set)}
+            nowMs={nowMs}
+            {...(set.wearDays.length > 0
+              ? { worn: { lastDay: set.wearDays.at(-1)!.day, isOver: set.endedAtMs !== null } }
+              : {})}
+          />
+        </Part>
+      )}
+      <p className={styles.model}>Forecast as given on the day, model {set.modelVersion}.</p>
+    </Page>
+  );
+}

@@ -1,0 +1,59 @@
+import 'server-only';
+import { readBrief } from '@/core/formats/read-brief';
+import { answerView } from '@/core/plan/answer-view';
+import { chancesAt, dryingNow } from '@/core/plan/drying-now';
+import { query } from '@/server/action';
+import { listHeads } from '@/server/db/rows/heads';
+import { listOpenPlans } from '@/server/db/rows/plans';
+import { findSet, listSets } from '@/server/db/rows/sets';
+
+const HOUR_MS = 3_600_000;
+
+/** What needs hands now, and what is coming. */
+export const loadToday = () =>
+  query(async ({ actor, database, nowMs }) => {
+    const studioId = actor.studio.id;
+    const chair = await listSets(database.db, studioId, 'chair');
+    const drying = await Promise.all(
+      chair
+        .filter((set) => set.installedAtMs !== null)
+        .map(async (set) => {
+          const record = await findSet(database.db, studioId, set.id);
+          const answer = answerView(set.brief, null);
+          if (!record || !answer.ok || set.installedAtMs === null) return null;
+          const installedAtMs = set.installedAtMs;
+          const { dryTimes, plan } = answer.value.view;
+          const now = dryingNow(
+            dryTimes,
+            record.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
+            (number) => plan.sections[number - 1]?.zone ?? 'crown',
+          );
+          return {
+            set,
+            chance: chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS)).whole,
+            feelAtMs: installedAtMs + now.worthFeelingAfterH * HOUR_MS,
+          };
+        }),
+    );
+    const worn = await Promise.all(
+      (await listSets(database.db, studioId, 'worn')).map(async (set) => ({
+        set,
+        days: (await findSet(database.db, studioId, set.id))?.wearDays.map((day) => day.day) ?? [],
+      })),
+    );
+    const plans = (await listOpenPlans(database.db, studioId)).map((plan) => {
+      const brief = readBrief(plan.brief);
+      return { ...plan, readyMs: brief.ok ? brief.value.wearByMs : null };
+    });
+    return {
+      studioName: actor.studio.name,
+      timeZone: actor.studio.timeZone,
+      nowMs,
+      setting: chair.filter((set) => set.installedAtMs === null),
+      drying: drying.filter((row) => row !== null),
+      worn,
+      booked: plans.filter((plan) => plan.status === 'chosen').sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity)),
+      drafts: plans.filter((plan) => plan.status === 'draft'),
+      hasHeads: (await listHeads(database.db, studioId)).length > 0,
+    };
+  });

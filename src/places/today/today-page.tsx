@@ -1,0 +1,135 @@
+import Button from '@mui/material/Button';
+import Link from 'next/link';
+import { DRY_ENOUGH } from '@/core/plan/drying-now';
+import { EmptyState } from '@/ui/feedback/empty-state';
+import { formatAboutClock, formatClock, formatDay, formatPercent } from '@/ui/format';
+import { Cards, LinkCard } from '@/ui/shell/card';
+import { Page, Part } from '@/ui/shell/page';
+import { sectionsLabel } from '../plan/plan-content';
+import { wornDay } from '../wear/worn-day';
+import type { loadToday } from './queries';
+
+/** What needs hands now, most pressing first. */
+export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
+  const { timeZone, nowMs, setting, drying, worn, booked, drafts } = today;
+  const isQuiet = setting.length + drying.length + worn.length + booked.length + drafts.length === 0;
+  return (
+    <Page title="Today" lead={`${today.studioName}, ${formatDay(nowMs, timeZone)}, ${formatClock(nowMs, timeZone)}`}>
+      {isQuiet && (
+        <EmptyState
+          title={today.hasHeads ? 'Nothing needs hands now' : 'Welcome'}
+          text={
+            today.hasHeads
+              ? 'Choose a head and plan its next set.'
+              : 'Start by measuring a head: six lengths, the coil, the strand. Then plan its first set.'
+          }
+          action={
+            <Button component={Link} variant="contained" href={today.hasHeads ? '/plan' : '/heads/new'}>
+              {today.hasHeads ? 'Plan a set' : 'Measure a head'}
+            </Button>
+          }
+        />
+      )}
+      {setting.length > 0 && (
+        <Part title="In the chair">
+          <Cards>
+            {setting.map((set) => (
+              <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone="now">
+                <p>
+                  {sectionsLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
+                </p>
+              </LinkCard>
+            ))}
+          </Cards>
+        </Part>
+      )}
+      {drying.length > 0 && (
+        <Part title="Drying now">
+          <Cards>
+            {drying.map(({ set, chance, feelAtMs }) => (
+              <LinkCard
+                key={set.id}
+                href={`/chair/${set.id}`}
+                title={set.headName}
+                tone={chance >= DRY_ENOUGH ? 'dry' : 'now'}
+                figure={
+                  <>
+                    <strong>{formatPercent(chance)}</strong>
+                    sure to be dry
+                  </>
+                }
+              >
+                <p>{sectionsLabel(set.brief.set)}</p>
+                <p>{feelAtMs <= nowMs ? 'feel the roots now' : `feel the roots about ${formatAboutClock(feelAtMs, timeZone)}`}</p>
+              </LinkCard>
+            ))}
+          </Cards>
+        </Part>
+      )}
+      {worn.length > 0 && (
+        <Part title="Being worn">
+          <Cards>
+            {worn.map(({ set, days }) => {
+              const day = wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone);
+              return (
+                <LinkCard
+                  key={set.id}
+                  href={`/wear/${set.id}`}
+                  title={set.headName}
+                  tone={days.includes(day) ? 'plain' : 'now'}
+                  figure={
+                    <>
+                      <strong>day {day}</strong>
+                      {Math.round(set.forecast.daysPresentable.p10)} to {Math.round(set.forecast.daysPresentable.p90)} forecast
+                    </>
+                  }
+                >
+                  <p>{sectionsLabel(set.brief.set)}</p>
+                  <p>{days.includes(day) ? 'today is entered' : 'today is not entered yet'}</p>
+                </LinkCard>
+              );
+            })}
+          </Cards>
+        </Part>
+      )}
+      {booked.length > 0 && (
+        <Part title="Booked">
+          <Cards>
+            {booked.map((plan) => (
+              <LinkCard
+                key={plan.id}
+                href={`/plan/${plan.id}`}
+                title={plan.title}
+                figure={
+                  plan.readyMs !== null && (
+                    <>
+                      <strong>{formatClock(plan.readyMs, timeZone)}</strong>
+                      {formatDay(plan.readyMs, timeZone)}
+                    </>
+                  )
+                }
+              >
+                <p>
+                  {plan.headName}, {sectionsLabel(plan.brief.set)}
+                </p>
+              </LinkCard>
+            ))}
+          </Cards>
+        </Part>
+      )}
+      {drafts.length > 0 && (
+        <Part title="Drafts">
+          <Cards>
+            {drafts.map((plan) => (
+              <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
+                <p>
+                  {plan.headName}, {sectionsLabel(plan.brief.set)}
+                </p>
+              </LinkCard>
+            ))}
+          </Cards>
+        </Part>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,55 @@
+'use client';
+import type { WearDayForecast } from '@/core/plan/forecast';
+import type { Spread } from '@/core/stats/spread';
+import { formatIndex, formatWeekday } from '@/ui/format';
+import { chanceStillGood } from '@/ui/ribbon/still-good';
+import styles from './wear-desk.module.css';
+import { dateOfDay } from './worn-day';
+
+/** The days of a style side by side: forecast fading, entries filled in. A day is chosen by pressing it. */
+export function WearStrip({
+  days,
+  forecast,
+  band,
+  takenDownAtMs,
+  timeZone,
+  chosen,
+  lastDay,
+  onChoose,
+}: {
+  days: readonly { readonly day: number; readonly definition: number; readonly frizz: number }[];
+  forecast: readonly WearDayForecast[];
+  band: Spread;
+  takenDownAtMs: number;
+  timeZone: string;
+  chosen: string;
+  lastDay: number;
+  onChoose: (date: string) => void;
+}) {
+  const count = Math.min(30, Math.max(Math.ceil(band.p90), lastDay, ...days.map((day) => day.day)) + 1);
+  return (
+    <ol className={styles.strip} aria-label="Days of wear">
+      {Array.from({ length: count }, (_, day) => {
+        const date = dateOfDay(takenDownAtMs, day, timeZone);
+        const entry = days.find((own) => own.day === day);
+        const chance = chanceStillGood(band, day);
+        return (
+          <li key={day}>
+            <button
+              type="button"
+              aria-pressed={date === chosen}
+              disabled={day > lastDay}
+              data-entered={entry !== undefined}
+              onClick={() => onChoose(date)}
+            >
+              <span>{formatWeekday(Date.parse(`${date}T12:00Z`), 'UTC')}</span>
+              <strong>{entry ? formatIndex(entry.definition) : '–'}</strong>
+              <small>{forecast[day] ? `forecast ${formatIndex(forecast[day].definition)}` : ''}</small>
+              <small>{Math.round(chance * 100)} % good</small>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,30 @@
+import type { WearDayForecast } from '@/core/plan/forecast';
+
+export interface WornRatings {
+  readonly day: number;
+  readonly definition: number;
+  readonly frizz: number;
+}
+
+/** One day of the chart; missing figures stay missing. */
+export interface WearPoint {
+  readonly day: number;
+  readonly forecastDefinition?: number;
+  readonly forecastFrizz?: number;
+  readonly definition?: number;
+  readonly frizz?: number;
+}
+
+/** Lays forecast and entries side by side, from day 0 to the later of both ends. */
+export function wearSeries(forecast: readonly WearDayForecast[], days: readonly WornRatings[]): WearPoint[] {
+  const last = Math.max(forecast.length - 1, ...days.map((day) => day.day));
+  return Array.from({ length: last + 1 }, (_, day) => {
+    const expected = forecast[day];
+    const entry = days.find((own) => own.day === day);
+    return {
+      day,
+      ...(expected ? { forecastDefinition: expected.definition, forecastFrizz: expected.frizz } : {}),
+      ...(entry ? { definition: entry.definition, frizz: entry.frizz } : {}),
+    };
+  });
+}

@@ -1,0 +1,53 @@
+'use client';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { inchesFromCm, parseLengthCm } from '@/core/units/length';
+import { formatLength } from '../format';
+import { useUnits } from '../units-context';
+
+export interface LengthFieldProps {
+  readonly label: string;
+  /** What is kept: centimetres, or null while nothing usable was typed. */
+  readonly valueCm: number | null;
+  readonly lowCm: number;
+  readonly highCm: number;
+  readonly onChange: (cm: number | null) => void;
+  /** Said from outside, as by the server. */
+  readonly error?: string | undefined;
+}
+
+/** A length in the chosen unit; "9 1/2 in" and "24 cm" are read too. */
+export function LengthField({ label, valueCm, lowCm, highCm, onChange, error }: LengthFieldProps) {
+  const { units } = useUnits();
+  const unit = units === 'metric' ? 'cm' : 'in';
+  const shown = (cm: number | null) =>
+    cm === null ? '' : String(Math.round((unit === 'cm' ? cm : inchesFromCm(cm)) * 100) / 100);
+  const [typed, setTyped] = useState({ text: shown(valueCm), unit });
+  if (typed.unit !== unit) setTyped({ text: shown(valueCm), unit });
+  const cm = typed.text.trim() === '' ? null : parseLengthCm(typed.text, unit);
+  const range = `${formatLength(lowCm, units)} to ${formatLength(highCm, units)}`;
+  const problem =
+    typed.text.trim() === ''
+      ? null
+      : cm === null
+        ? `“${typed.text}” is not a length; write ${range}`
+        : cm < lowCm || cm > highCm
+          ? `${range}; ${typed.text} was given`
+          : null;
+  const said = problem ?? error;
+  return (
+    <TextField
+      label={`${label}, ${unit}`}
+      value={typed.text}
+      fullWidth
+      error={said !== undefined && said !== null}
+      helperText={said}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      onChange={(event) => {
+        const { value } = event.target;
+        setTyped({ text: value, unit });
+        onChange(value.trim() === '' ? null : (parseLengthCm(value, unit) ?? Number.NaN));
+      }}
+    />
+  );
+}
