@@ -43,7 +43,11 @@ const config = [
       eqeqeq: 'error',
     },
   },
-  { files: ['src/**'], ignores: ['src/server/env.ts'], rules: { 'no-restricted-properties': ['error', environment] } },
+  {
+    files: ['src/**'],
+    ignores: ['src/server/env.ts'],
+    rules: { 'no-restricted-properties': ['error', environment] },
+  },
   layer(
     ['src/core/**'],
     ['ui', 'places', 'app', 'server', 'workers', 'cli'],
@@ -58,21 +62,47 @@ const config = [
       'no-restricted-properties': ['error', environment, ...clock],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Pass the time in as an argument.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Pass the time in as an argument.',
+        },
       ],
-      'no-restricted-globals': ['error', 'fetch', 'window', 'document', 'localStorage', 'process', 'performance'],
+      'no-restricted-globals': [
+        'error',
+        'fetch',
+        'window',
+        'document',
+        'localStorage',
+        'process',
+        'performance',
+      ],
     },
   },
-  layer(['src/workers/**'], ['ui', 'places', 'app', 'server', 'cli'], [...surface, ...database, 'node:*'], 'workers carry core only.', [
-    '**/*.test.ts',
-  ]),
+  layer(
+    ['src/workers/**'],
+    ['ui', 'places', 'app', 'server', 'cli'],
+    [...surface, ...database, 'node:*'],
+    'workers carry core only.',
+    ['**/*.test.ts'],
+  ),
   layer(['src/ui/**'], ['places', 'app', 'server', 'cli'], database, 'ui gets data as props.'),
-  layer(['src/server/**'], ['ui', 'places', 'app', 'cli'], ['react', 'react-dom', '@mui/**'], 'server knows no screens.'),
-  layer(['src/places/**'], ['server', 'app', 'cli'], database, 'only queries.ts and actions.ts reach the server.', [
-    'src/places/**/queries.ts',
-    'src/places/**/actions.ts',
-  ]),
-  { files: ['scripts/**', 'src/cli/**', 'tests/**', '*.mjs', '*.cjs'], rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' } },
+  layer(
+    ['src/server/**'],
+    ['ui', 'places', 'app', 'cli'],
+    ['react', 'react-dom', '@mui/**'],
+    'server knows no screens.',
+  ),
+  layer(
+    ['src/places/**'],
+    ['server', 'app', 'cli'],
+    database,
+    'only queries.ts and actions.ts reach the server.',
+    ['src/places/**/queries.ts', 'src/places/**/actions.ts'],
+  ),
+  {
+    files: ['scripts/**', 'src/cli/**', 'tests/**', '*.mjs', '*.cjs'],
+    rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
+  },
 ];
 
 export default config;

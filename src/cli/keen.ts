@@ -17,7 +17,13 @@ async function main(args: readonly string[]): Promise<number> {
   }
   const command = commands[name];
   if (!command) {
-    console.error(JSON.stringify({ errors: [{ path: '', message: `there is no command “${name}”; try: ${Object.keys(commands).join(', ')}` }] }));
+    console.error(
+      JSON.stringify({
+        errors: [
+          { path: '', message: `there is no command “${name}”; try: ${Object.keys(commands).join(', ')}` },
+        ],
+      }),
+    );
     return 2;
   }
   if (rest.includes('--help') || rest.includes('-h')) {
@@ -32,7 +38,13 @@ main(process.argv.slice(2)).then(
     process.exitCode = code;
   },
   (fault: unknown) => {
-    console.error(JSON.stringify({ errors: [{ path: '', message: `a fault of ours: ${fault instanceof Error ? fault.message : 'unknown'}` }] }));
+    console.error(
+      JSON.stringify({
+        errors: [
+          { path: '', message: `a fault of ours: ${fault instanceof Error ? fault.message : 'unknown'}` },
+        ],
+      }),
+    );
     process.exitCode = 1;
   },
 );

@@ -19,5 +19,7 @@ export const env = {
   databaseUrl: parsed.data.DATABASE_URL,
   logLevel: parsed.data.LOG_LEVEL,
   isProduction: parsed.data.NODE_ENV === 'production',
-  allowedHosts: parsed.data.ALLOWED_HOSTS.split(',').map((host) => host.trim()).filter(Boolean),
+  allowedHosts: parsed.data.ALLOWED_HOSTS.split(',')
+    .map((host) => host.trim())
+    .filter(Boolean),
 };

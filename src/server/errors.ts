@@ -23,7 +23,8 @@ export class AppError extends Error {
 }
 
 /** A failure about one field. */
-export const invalid = (path: string, message: string): AppError => new AppError('invalid', [{ path, message }]);
+export const invalid = (path: string, message: string): AppError =>
+  new AppError('invalid', [{ path, message }]);
 
 /** What is safe to write to the log about anything thrown: never a message that may hold query parameters. */
 export function errorCodeOf(thrown: unknown): string {

@@ -47,7 +47,10 @@ export async function readJson(request: Request): Promise<unknown> {
   } catch (cause) {
     const where = cause instanceof Error ? cause.message : '';
     throw new AppError('broken-json', [
-      { path: '', message: size === 0 ? 'the body is empty; send a brief as JSON' : `the body is not JSON: ${where}` },
+      {
+        path: '',
+        message: size === 0 ? 'the body is empty; send a brief as JSON' : `the body is not JSON: ${where}`,
+      },
     ]);
   }
 }

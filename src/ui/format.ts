@@ -34,7 +34,9 @@ export const formatArea = (cm2: number, units: UnitSystem): string =>
 
 /** A dose or weight: a decimal below 10 g. */
 export const formatMass = (grams: number, units: UnitSystem): string =>
-  units === 'metric' ? `${number(grams, grams < 10 ? 1 : 0)} g` : `${number(ouncesFromGrams(grams), grams < 30 ? 2 : 1)} oz`;
+  units === 'metric'
+    ? `${number(grams, grams < 10 ? 1 : 0)} g`
+    : `${number(ouncesFromGrams(grams), grams < 30 ? 2 : 1)} oz`;
 
 /** A room temperature. */
 export const formatTemperature = (celsius: number, units: UnitSystem): string =>
@@ -68,7 +70,9 @@ export const formatHours = (hours: number): string =>
 
 /** Clock time of an instant. */
 export const formatClock = (ms: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone }).format(ms);
+  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone }).format(
+    ms,
+  );
 
 /** Clock time to five minutes: a forecast knows no better. */
 export const formatAboutClock = (ms: number, timeZone: string): string =>

@@ -3,12 +3,33 @@ import { coefficients } from './coefficient';
 /** Hair and scalp (set-geometry §2, drying §2–4). */
 export const hair = coefficients({
   scalpAreaAt56Cm: [650, 'cm²', 600, 700, 'C', 'hair-bearing scalp at 56 cm circumference'],
-  ponytailPacking: [0.55, '–', 0.45, 0.65, 'A', 'share of a gripped ponytail that is hair; calibrate per head'],
+  ponytailPacking: [
+    0.55,
+    '–',
+    0.45,
+    0.65,
+    'A',
+    'share of a gripped ponytail that is hair; calibrate per head',
+  ],
   fibreDensity: [1320, 'kg/m³', 1300, 1340, 'P', 'density of keratin fibre'],
   growthSlowMmPerMonth: [8, 'mm/month', 6, 10, 'P', 'published means for tightly coiled hair, from memory'],
   growthFastMmPerMonth: [12.5, 'mm/month', 10, 15, 'P', 'straight scalp hair, from memory'],
-  dryMarginRegain: [0.05, 'g/g', 0.03, 0.08, 'F', 'hair this near its equilibrium with the room reads as dry'],
-  glassRegain: [0.22, 'g/g', 0.18, 0.26, 'M', 'above it keratin is soft at room temperature and a set does not hold'],
+  dryMarginRegain: [
+    0.05,
+    'g/g',
+    0.03,
+    0.08,
+    'F',
+    'hair this near its equilibrium with the room reads as dry',
+  ],
+  glassRegain: [
+    0.22,
+    'g/g',
+    0.18,
+    0.26,
+    'M',
+    'above it keratin is soft at room temperature and a set does not hold',
+  ],
   modulusMPa: [4000, 'N/mm²', 3500, 5000, 'P', 'Young modulus of one hair'],
   poissonRatio: [0.35, '–', 0.3, 0.4, 'A', 'for the torsional stiffness'],
 });

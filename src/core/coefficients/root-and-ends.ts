@@ -34,9 +34,9 @@ export interface EndsMethod {
 }
 
 export const endsMethods = {
-  twisted: { label: 'Twisted to the tip', phrase: 'ends twisted to the tip', installMin: 0, takedownMin: 0, definition: -0.4 },
-  'finger-coiled': { label: 'Coiled on a finger', phrase: 'ends coiled on a finger', installMin: 0.12, takedownMin: 0, definition: 0 },
-  rod: { label: 'Small rod', phrase: 'ends on a small rod', installMin: 0.9, takedownMin: 0.1, definition: 0.35 },
+  twisted: { label: 'Twisted to the tip', phrase: 'twisted to the tip', installMin: 0, takedownMin: 0, definition: -0.4 },
+  'finger-coiled': { label: 'Coiled on a finger', phrase: 'coiled ends', installMin: 0.12, takedownMin: 0, definition: 0 },
+  rod: { label: 'Small rod', phrase: 'ends on rods', installMin: 0.9, takedownMin: 0.1, definition: 0.35 },
   band: { label: 'Rubber band', phrase: 'ends banded', installMin: 0.2, takedownMin: 0.1, definition: 0 },
   pin: { label: 'Pin', phrase: 'ends pinned', installMin: 0.2, takedownMin: 0.1, definition: -0.1 },
   pasted: { label: 'Pasted flat', phrase: 'ends pasted flat', installMin: 0.1, takedownMin: 0, definition: 0.15 },

@@ -52,4 +52,3 @@ export const startStates = {
 
 export type StartStateId = keyof typeof startStates;
 export const START_STATE_IDS = Object.keys(startStates) as StartStateId[];
-

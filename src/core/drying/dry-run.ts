@@ -2,7 +2,14 @@ import { drying as dryingTable } from '../coefficients/drying';
 import type { DryingMethod } from '../drying-methods/method';
 import { ZONES, type Zone } from '../hair/zone';
 import { AIR_HEAT_CAPACITY, saturatedDensitySlope, saturatedVapourDensity, vapourDiffusivity } from './air';
-import { methodAir, nodeTransfer, radiationWM2K, zoneExchange, type MethodAir, type Room } from './air-at-hair';
+import {
+  methodAir,
+  nodeTransfer,
+  radiationWM2K,
+  zoneExchange,
+  type MethodAir,
+  type Room,
+} from './air-at-hair';
 import { sectionNodes, type DryingNode, type SectionClass } from './nodes';
 import { solveLadder } from './ladder';
 import { activityAtRegain, dryRegain, equilibriumRegain, saturatedRegain } from './sorption';
@@ -41,7 +48,11 @@ export interface DryRun {
   /** Mean share of the removable water still in the hair, 1 at the start … 0 dry. */
   readonly dampness: readonly number[];
   /** Mean moisture at root, middle and ends at those times, g per g. */
-  readonly levelMoisture: readonly [root: readonly number[], middle: readonly number[], ends: readonly number[]];
+  readonly levelMoisture: readonly [
+    root: readonly number[],
+    middle: readonly number[],
+    ends: readonly number[],
+  ];
   readonly dryMoisture: number;
 }
 
@@ -94,7 +105,8 @@ function runningZones(input: DryRunInput): RunningZone[] {
     const classes = input.classes.filter((section) => section.zone === zone && section.count > 0);
     if (classes.length === 0) continue;
     const areaM2 = classes.reduce((sum, c) => sum + c.count * c.sectionAreaCm2 * 1e-4, 0);
-    const lengthM = classes.reduce((sum, c) => sum + c.count * c.sectionAreaCm2 * 1e-4 * c.lengthCm, 0) / areaM2 / 100;
+    const lengthM =
+      classes.reduce((sum, c) => sum + c.count * c.sectionAreaCm2 * 1e-4 * c.lengthCm, 0) / areaM2 / 100;
     const nodes = classes.flatMap((section) =>
       sectionNodes(section).map((node, level): RunningNode => ({
         drawn: node,
@@ -163,7 +175,9 @@ export function dryRun(input: DryRunInput): DryRun {
   const moisture: number[] = [];
   const dampness: number[] = [];
   const levelMoisture: [number[], number[], number[]] = [[], [], []];
-  const levelKg = [0, 1, 2].map((level) => nodes.reduce((kg, n) => kg + (n.level === level ? n.massKg : 0), 0));
+  const levelKg = [0, 1, 2].map((level) =>
+    nodes.reduce((kg, n) => kg + (n.level === level ? n.massKg : 0), 0),
+  );
   const record = (seconds: number) => {
     let damp = 0;
     let [root, middle, ends] = [0, 0, 0];
@@ -246,8 +260,7 @@ export function dryRun(input: DryRunInput): DryRun {
     const heatIn: [number, number, number] = [toHeat[0] * air.scalpC, 0, 0];
     for (const node of zone.nodes) {
       toVapour[node.level] += node.vapourConductance;
-      vapourIn[node.level] +=
-        node.vapourConductance * node.activity * node.saturatedDensity;
+      vapourIn[node.level] += node.vapourConductance * node.activity * node.saturatedDensity;
       toHeat[node.level] += node.heatConductance;
       heatIn[node.level] += node.heatConductance * node.temperatureC;
     }

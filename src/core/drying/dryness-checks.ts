@@ -25,7 +25,10 @@ const WRONG = 0.05;
  * Checks of one place boiled down to what they say together: the last "damp" and the first "dry" after it.
  * A "dry" that a later "damp" contradicts is dropped.
  */
-export function agreedChecks(checks: readonly DrynessCheck[]): { lastDampH: number | null; firstDryH: number | null } {
+export function agreedChecks(checks: readonly DrynessCheck[]): {
+  lastDampH: number | null;
+  firstDryH: number | null;
+} {
   const telling = checks.filter((check) => check.feel !== 'cool').sort((a, b) => a.afterH - b.afterH);
   const lastDamp = telling.filter((check) => check.feel === 'damp').at(-1)?.afterH ?? null;
   const firstDry = telling.find((check) => check.feel === 'dry' && check.afterH > (lastDamp ?? -1));

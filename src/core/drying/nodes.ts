@@ -69,7 +69,8 @@ export function sectionNodes(section: SectionClass): readonly [DryingNode, Dryin
     { lengthM: lengthM - rootM - endM, survival: c.middleSurvival },
     { lengthM: endM, survival: c.endSurvival },
   ] as const;
-  const fibreM2 = section.hairsPerCm2 * section.sectionAreaCm2 * (Math.PI / 4) * (section.strandUm * 1e-6) ** 2;
+  const fibreM2 =
+    section.hairsPerCm2 * section.sectionAreaCm2 * (Math.PI / 4) * (section.strandUm * 1e-6) ** 2;
   const masses = segments.map((s) => hair.value.fibreDensity * fibreM2 * s.lengthM * s.survival);
   const { shape } = section;
 
@@ -83,7 +84,8 @@ export function sectionNodes(section: SectionClass): readonly [DryingNode, Dryin
     const outerM2 = 2 * Math.PI * (radiusM + thicknessM) * widthM;
     const node = (level: number): DryingNode => ({
       massKg: masses[level]!,
-      areaM2: ((outerM2 * masses[level]!) / totalKg) * (level === 0 ? shape.rootExposure : shape.lengthExposure),
+      areaM2:
+        ((outerM2 * masses[level]!) / totalKg) * (level === 0 ? shape.rootExposure : shape.lengthExposure),
       depthM: thicknessM,
       diameterM: 2 * (radiusM + thicknessM),
       profileFactor: 1 / 3,
@@ -93,8 +95,7 @@ export function sectionNodes(section: SectionClass): readonly [DryingNode, Dryin
   }
 
   const sideM = Math.sqrt(section.sectionAreaCm2 * 1e-4);
-  const rootExposure =
-    shape.rootExposure * (1 - c.coneLoss * Math.min(1, sideM / (2 * segments[0].lengthM)));
+  const rootExposure = shape.rootExposure * (1 - c.coneLoss * Math.min(1, sideM / (2 * segments[0].lengthM)));
   const node = (level: 0 | 1 | 2): DryingNode => {
     const segment = segments[level];
     const whole = Math.sqrt((fibreM2 * segment.survival) / (shape.packing * shape.axialRatio) / Math.PI);

@@ -23,7 +23,10 @@ export const lnTimeSd = (): number =>
 
 /** Belief before any check: normal in ln rate about the trade's usual. */
 export function priorBelief(meanLnRate = 0, sd = lnTimeSd()): RateBelief {
-  const lnRates = Array.from({ length: 2 * GRID_HALF + 1 }, (_, i) => meanLnRate + (i - GRID_HALF) * GRID_STEP);
+  const lnRates = Array.from(
+    { length: 2 * GRID_HALF + 1 },
+    (_, i) => meanLnRate + (i - GRID_HALF) * GRID_STEP,
+  );
   return normalised(
     lnRates,
     lnRates.map((x) => Math.exp(-0.5 * ((x - meanLnRate) / sd) ** 2)),

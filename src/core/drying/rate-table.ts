@@ -67,7 +67,10 @@ export function hoursAtRate(lnRates: readonly number[], hours: readonly number[]
   const last = lnRates.length - 1;
   if (lnRate < lnRates[0]!) return Math.min(HORIZON_H, hours[0]! * Math.exp(lnRates[0]! - lnRate));
   if (lnRate > lnRates[last]!) return hours[last]! * Math.exp(lnRates[last]! - lnRate);
-  const i = Math.min(last - 1, lnRates.findLastIndex((x) => x <= lnRate));
+  const i = Math.min(
+    last - 1,
+    lnRates.findLastIndex((x) => x <= lnRate),
+  );
   const share = (lnRate - lnRates[i]!) / (lnRates[i + 1]! - lnRates[i]!);
   const [slow, quick] = [Math.max(INSTANT_H, hours[i]!), Math.max(INSTANT_H, hours[i + 1]!)];
   return slow * (quick / slow) ** share;

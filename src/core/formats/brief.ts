@@ -44,7 +44,10 @@ const stretchedLengthCm = z.union(
       >,
     ),
   ],
-  { error: 'stretched length must be one number in cm, or one for each of front, crown, left, right, back, nape' },
+  {
+    error:
+      'stretched length must be one number in cm, or one for each of front, crown, left, right, back, nape',
+  },
 );
 
 /** What a head is, as measured on the day. */
@@ -111,7 +114,12 @@ export const dryingInput = z.strictObject({
 
 const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})?$/;
 const time = (label: string) =>
-  z.string().regex(TIME, `${label} must be a time such as 2027-03-13T09:00:00-06:00, or without the offset beside a timeZone`);
+  z
+    .string()
+    .regex(
+      TIME,
+      `${label} must be a time such as 2027-03-13T09:00:00-06:00, or without the offset beside a timeZone`,
+    );
 
 /** A brief as it is written: fields with defaults may be left out. */
 export const briefInput = z

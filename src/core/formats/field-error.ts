@@ -7,8 +7,7 @@ export interface FieldError {
 }
 
 export type Checked<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly errors: readonly FieldError[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: readonly FieldError[] };
 
 /** Turns Zod issues into field errors; an unknown key is named, and one that is only planned says so. */
 export function fieldErrors(
@@ -35,7 +34,11 @@ export function fieldErrors(
       if (deepest.length > 0) return deepest;
       if (first && typeof issue.input === 'number') return [{ path: at, message: first.message }];
     }
-    if (issue.code === 'invalid_type' && issue.input === undefined && issue.message.startsWith('Invalid input')) {
+    if (
+      issue.code === 'invalid_type' &&
+      issue.input === undefined &&
+      issue.message.startsWith('Invalid input')
+    ) {
       return [{ path: at, message: 'this is missing' }];
     }
     return [{ path: at, message: issue.message }];

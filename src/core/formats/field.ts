@@ -4,7 +4,9 @@ import { z } from 'zod';
 export function bounded(label: string, low: number, high: number, unit = '') {
   const range = `${label} must be ${low} to ${high}${unit && ` ${unit}`}`;
   return z
-    .number({ error: (issue) => (issue.input === undefined ? `${label} is missing` : `${range}; a number is needed`) })
+    .number({
+      error: (issue) => (issue.input === undefined ? `${label} is missing` : `${range}; a number is needed`),
+    })
     .min(low, { error: (issue) => `${range}; ${String(issue.input)} was given` })
     .max(high, { error: (issue) => `${range}; ${String(issue.input)} was given` });
 }

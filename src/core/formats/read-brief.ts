@@ -37,7 +37,11 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
     head.ponytailCircumferenceCm === undefined
       ? undefined
       : ponytailDensityPerCm2(head.ponytailCircumferenceCm, head.strandDiameterUm, areaCm2);
-  if (head.densityPerCm2 === undefined && fromPonytail !== undefined && (fromPonytail < 40 || fromPonytail > 350)) {
+  if (
+    head.densityPerCm2 === undefined &&
+    fromPonytail !== undefined &&
+    (fromPonytail < 40 || fromPonytail > 350)
+  ) {
     errors.push({
       path: 'head.ponytailCircumferenceCm',
       message: `that ponytail would mean ${Math.round(fromPonytail)} hairs per cm²; 40 to 350 is possible. Measure it again, gripped firmly`,
@@ -63,13 +67,20 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
   const rootMethod = set.rootMethod ?? technique.rootMethods[0];
   const endsMethod = set.endsMethod ?? technique.endsMethods[0];
   if (!technique.rootMethods.includes(rootMethod)) {
-    one('set.rootMethod', `a ${technique.noun[0]} cannot start with “${rootMethod}”; choose ${technique.rootMethods.join(', ')}`);
+    one(
+      'set.rootMethod',
+      `a ${technique.noun[0]} cannot start with “${rootMethod}”; choose ${technique.rootMethods.join(', ')}`,
+    );
   }
   if (!technique.endsMethods.includes(endsMethod)) {
-    one('set.endsMethod', `a ${technique.noun[0]} cannot end “${endsMethod}”; choose ${technique.endsMethods.join(', ')}`);
+    one(
+      'set.endsMethod',
+      `a ${technique.noun[0]} cannot end “${endsMethod}”; choose ${technique.endsMethods.join(', ')}`,
+    );
   }
   if (technique.tool && !set.tool) one('set.tool', 'a rod set needs a rod: give its diameterMm');
-  if (!technique.tool && set.tool) one('set.tool', `${technique.noun[1]} use no rod along the length; leave the tool out`);
+  if (!technique.tool && set.tool)
+    one('set.tool', `${technique.noun[1]} use no rod along the length; leave the tool out`);
   const sections =
     set.sections ??
     Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, Math.round(areaCm2 / (set.sectionSideCm ?? 6) ** 2)));
@@ -96,7 +107,10 @@ export function readBrief(raw: unknown): Checked<Brief> {
   const input = parsed.data;
   const errors: FieldError[] = [];
   if (input.timeZone !== undefined && !isTimeZone(input.timeZone)) {
-    errors.push({ path: 'timeZone', message: `“${input.timeZone}” is not a time zone; use a name such as Europe/Lisbon` });
+    errors.push({
+      path: 'timeZone',
+      message: `“${input.timeZone}” is not a time zone; use a name such as Europe/Lisbon`,
+    });
     return { ok: false, errors };
   }
   const head = readHead(input.head, errors);

@@ -1,4 +1,9 @@
-import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '../coefficients/root-and-ends';
+import {
+  endsMethods,
+  rootMethods,
+  type EndsMethodId,
+  type RootMethodId,
+} from '../coefficients/root-and-ends';
 import { handsOn } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import type { Technique } from '../techniques/technique';

@@ -1,5 +1,11 @@
 import { zoneAt, type Zone } from '../hair/zone';
-import { framePoint, fromFrame, sphereDistance, type ChartPoint, type FramePoint } from '../sphere/crown-chart';
+import {
+  framePoint,
+  fromFrame,
+  sphereDistance,
+  type ChartPoint,
+  type FramePoint,
+} from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { clipPolygon, polygonArea, polygonCentroid } from '../sphere/polygon';
 import { planBrickRows, type RowProfile } from './row-plan';
@@ -91,7 +97,12 @@ function profileOfScalp(): RowProfile {
 const PROFILE = profileOfScalp();
 
 /** The line of equal `axis` that leaves `wanted` area on its low side, by guarded false position. */
-function cutForArea(polygon: readonly FramePoint[], axis: 'f' | 't', wanted: number, tolerance: number): number {
+function cutForArea(
+  polygon: readonly FramePoint[],
+  axis: 'f' | 't',
+  wanted: number,
+  tolerance: number,
+): number {
   let low = Infinity;
   let high = -Infinity;
   for (const point of polygon) {
@@ -133,7 +144,9 @@ function cutEqual(polygon: readonly FramePoint[], axis: 'f' | 't', areas: readon
  */
 export function layBrick(count: number, aspect: number): Layout {
   if (!Number.isInteger(count) || count < MIN_SECTIONS || count > MAX_SECTIONS) {
-    throw new RangeError(`${count} sections: a whole number from ${MIN_SECTIONS} to ${MAX_SECTIONS} is needed`);
+    throw new RangeError(
+      `${count} sections: a whole number from ${MIN_SECTIONS} to ${MAX_SECTIONS} is needed`,
+    );
   }
   const rows = planBrickRows(PROFILE, count, aspect);
   const each = SCALP_AREA / count;

@@ -78,7 +78,7 @@ export function planBrickRows(profile: RowProfile, count: number, aspect: number
   let size = 1;
   for (let m = 1; m <= most; m++) if (best[count * stride + m]! < best[count * stride + size]!) size = m;
   const rows: number[] = [];
-  for (let end = count; end > 0; ) {
+  for (let end = count; end > 0;) {
     rows.unshift(size);
     const last = before[end * stride + size]!;
     end -= size;

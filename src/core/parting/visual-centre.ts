@@ -37,7 +37,8 @@ export function visualCentre(outline: readonly ChartPoint[], centroid: ChartPoin
         y: low + ((j + 0.5) / GRID) * (high - low),
       };
       const radius = at(point);
-      const bar = best.x === centroid.x && best.y === centroid.y ? best.radius * CENTROID_ADVANTAGE : best.radius;
+      const bar =
+        best.x === centroid.x && best.y === centroid.y ? best.radius * CENTROID_ADVANTAGE : best.radius;
       if (radius > bar) best = { ...point, radius };
     }
   }

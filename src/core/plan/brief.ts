@@ -15,7 +15,11 @@ export interface Brief {
     readonly rootMethod: RootMethodId;
     readonly endsMethod: EndsMethodId;
     readonly startState: StartStateId;
-    readonly tool: { readonly diameterMm: number; readonly workingLengthMm: number; readonly owned: number } | null;
+    readonly tool: {
+      readonly diameterMm: number;
+      readonly workingLengthMm: number;
+      readonly owned: number;
+    } | null;
     readonly layers: readonly Layer[];
     readonly brushedThrough: boolean;
   };

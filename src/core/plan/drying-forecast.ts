@@ -1,6 +1,13 @@
 import { POROSITY } from '../coefficients/hair';
 import { slowestHours, rateTable, dampnessAt, type NodeTimes, type RateTable } from '../drying/rate-table';
-import { chanceDry, drySpread, hoursForChances, priorBelief, type RateBelief, type TimesByRate } from '../drying/rate-belief';
+import {
+  chanceDry,
+  drySpread,
+  hoursForChances,
+  priorBelief,
+  type RateBelief,
+  type TimesByRate,
+} from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
 import { filmResistanceSM, hairMoisture, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
 import { waitingLimits } from '../drying/waiting';
@@ -35,7 +42,10 @@ const CURVE_POINTS = 32;
 /** Times over the rate axis for a zone's section: the typical one, or the largest that decides the whole. */
 export function sectionTimes(table: RateTable, zone: Zone, level: Level): TimesByRate {
   const nodes = table.nodes.filter((node) => node.zone === zone && node.level === level);
-  const typical = nodes.reduce<NodeTimes | null>((best, n) => (best && best.count >= n.count ? best : n), null);
+  const typical = nodes.reduce<NodeTimes | null>(
+    (best, n) => (best && best.count >= n.count ? best : n),
+    null,
+  );
   return { lnRates: table.lnRates, hours: typical?.hours ?? table.lnRates.map(() => 0) };
 }
 
@@ -117,7 +127,10 @@ export function forecastDrying(
 }
 
 /** Mean share of removable water left at takedown, over what is believed of the drying rate. */
-export function dampAtTakedown({ table, belief }: Pick<DryingForecast, 'table' | 'belief'>, afterH: number): number {
+export function dampAtTakedown(
+  { table, belief }: Pick<DryingForecast, 'table' | 'belief'>,
+  afterH: number,
+): number {
   let damp = 0;
   // Every third point of the fine belief grid is plenty for a mean of a smooth curve.
   let weight = 0;
@@ -128,4 +141,5 @@ export function dampAtTakedown({ table, belief }: Pick<DryingForecast, 'table' |
   return damp / weight;
 }
 
-const sumArea = (sections: readonly SectionPlan[]) => sections.reduce((sum, section) => sum + section.areaCm2, 0);
+const sumArea = (sections: readonly SectionPlan[]) =>
+  sections.reduce((sum, section) => sum + section.areaCm2, 0);

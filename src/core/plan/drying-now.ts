@@ -42,10 +42,20 @@ export function dryingNow(
   checks: readonly DrynessCheck[],
   zoneOf: (sectionNumber: number) => Zone,
 ): DryingNow {
-  const belief = beliefAfterChecks(priorBelief(), checks, (number, level) => dryTimes.zones[zoneOf(number)][level]);
+  const belief = beliefAfterChecks(
+    priorBelief(),
+    checks,
+    (number, level) => dryTimes.zones[zoneOf(number)][level],
+  );
   const zones = perZone((zone) => slowestOf(LEVELS.map((level) => dryTimes.zones[zone][level])));
   const [worthFeelingAfterH] = hoursForChances(belief, dryTimes.whole, [DRY_ENOUGH]) as [number];
-  return { belief, whole: dryTimes.whole, zones, dryAfterH: drySpread(belief, dryTimes.whole), worthFeelingAfterH };
+  return {
+    belief,
+    whole: dryTimes.whole,
+    zones,
+    dryAfterH: drySpread(belief, dryTimes.whole),
+    worthFeelingAfterH,
+  };
 }
 
 /** Chance, `afterH` hours after the set was finished, that the whole head and each zone's sections are dry. */

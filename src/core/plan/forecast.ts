@@ -57,7 +57,8 @@ export interface Forecast {
   readonly prepMin: number;
 }
 
-const sum = <T>(items: readonly T[], of: (item: T) => number) => items.reduce((total, item) => total + of(item), 0);
+const sum = <T>(items: readonly T[], of: (item: T) => number) =>
+  items.reduce((total, item) => total + of(item), 0);
 
 function dosedLayers(brief: Brief, dryMassG: number): DosedLayer[] {
   return brief.set.layers.map((layer) => ({
@@ -73,17 +74,26 @@ function dosedLayers(brief: Brief, dryMassG: number): DosedLayer[] {
   }));
 }
 
-const holdOf = (layer: DosedLayer) => (layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / 5);
+const holdOf = (layer: DosedLayer) =>
+  layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / 5;
 
 /** The strongest hold of the layers and the product that brings it. */
 function strongestHold(layers: readonly DosedLayer[]): { hold: number; holdName: string | null } {
-  const strongest = layers.reduce<DosedLayer | null>((best, l) => (best && holdOf(best) >= holdOf(l) ? best : l), null);
+  const strongest = layers.reduce<DosedLayer | null>(
+    (best, l) => (best && holdOf(best) >= holdOf(l) ? best : l),
+    null,
+  );
   const none = productRoles.water.hold;
   if (!strongest || holdOf(strongest) <= none) return { hold: none, holdName: null };
   return { hold: holdOf(strongest), holdName: productRoles[strongest.role].label.toLowerCase() };
 }
 
-function setFacts(brief: Brief, sections: readonly SectionPlan[], layers: readonly DosedLayer[], damp: number): SetFacts {
+function setFacts(
+  brief: Brief,
+  sections: readonly SectionPlan[],
+  layers: readonly DosedLayer[],
+  damp: number,
+): SetFacts {
   const hairCount = sum(sections, (s) => s.hairCount);
   return {
     technique: techniqueOf(brief.set.technique),
@@ -92,14 +102,17 @@ function setFacts(brief: Brief, sections: readonly SectionPlan[], layers: readon
     endsMethod: brief.set.endsMethod,
     coilDiameterMm: brief.head.naturalCoilDiameterMm,
     sizeDoublings:
-      sum(sections, (s) => s.hairCount * sizeDoublings(s.form.definingMm, brief.head.naturalCoilDiameterMm)) / hairCount,
+      sum(sections, (s) => s.hairCount * sizeDoublings(s.form.definingMm, brief.head.naturalCoilDiameterMm)) /
+      hairCount,
     unevenness: coefficientOfVariation(sections.map((s) => s.hairCount)),
     ...strongestHold(layers),
     damp,
     brushedThrough: brief.set.brushedThrough,
     ...brief.wear,
     dewPointOutsideC: brief.room.dewPointOutsideC,
-    weakEnds: ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'].some((c) => brief.head.conditions.includes(c)),
+    weakEnds: ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'].some((c) =>
+      brief.head.conditions.includes(c),
+    ),
     hairCount,
     fill: Math.max(0, ...sections.map((s) => s.form.fit?.fill ?? 0)),
   };
@@ -133,7 +146,13 @@ function zoneSamples(sections: readonly SectionPlan[]): { section: SectionPlan; 
   });
 }
 
-function wearByDay(brief: Brief, facts: SetFacts, sections: readonly SectionPlan[], looks: Looks, days: DaysBand) {
+function wearByDay(
+  brief: Brief,
+  facts: SetFacts,
+  sections: readonly SectionPlan[],
+  looks: Looks,
+  days: DaysBand,
+) {
   const samples = zoneSamples(sections);
   const hairs = sum(samples, (s) => s.hairCount);
   return Array.from({ length: Math.ceil(days.p90) + 1 }, (_, day): WearDayForecast => {
@@ -281,7 +300,8 @@ export function forecast(brief: Brief, layout: Layout): Forecast {
       roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
       chanceDryAtTakedown: chanceAtTakedown,
       dryingWindowH: schedule?.dryingWindowH ?? null,
-      fullestFit: fits.length === 0 ? null : fits.reduce((worst, fit) => (fit.fill > worst.fill ? fit : worst)),
+      fullestFit:
+        fits.length === 0 ? null : fits.reduce((worst, fit) => (fit.fill > worst.fill ? fit : worst)),
       rodsNeeded: brief.set.tool ? sections.length : 0,
       productPerG: sum(doses, (d) => d.grams) / dryMassG,
       shortestTurns: fits.length === 0 ? null : Math.min(...fits.map((fit) => fit.turns)),
@@ -300,4 +320,3 @@ export function forecast(brief: Brief, layout: Layout): Forecast {
     prepMin,
   };
 }
-

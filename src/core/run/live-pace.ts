@@ -41,7 +41,9 @@ export function livePace(
   const waitingMs = state.pausedSinceMs === null ? nowMs - lastMs : state.pausedSinceMs - lastMs;
   const begunMin = Math.min(pace * (open[0] ?? 0), Math.max(0, waitingMs / 60_000));
   const sd =
-    open.length === 0 ? 0 : leftMin * Math.hypot(c.sectionSd / Math.sqrt(open.length), c.paceSd / Math.sqrt(done.length + 1));
+    open.length === 0
+      ? 0
+      : leftMin * Math.hypot(c.sectionSd / Math.sqrt(open.length), c.paceSd / Math.sqrt(done.length + 1));
   const at = (min: number) => Math.max(nowMs, nowMs + (min - begunMin) * 60_000);
   return {
     pace,

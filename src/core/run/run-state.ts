@@ -1,12 +1,6 @@
 /** What can happen to a set at the chair. Events are only ever added; the state is read off them. */
 export type RunEventKind =
-  | 'section-done'
-  | 'section-undone'
-  | 'paused'
-  | 'resumed'
-  | 'misted'
-  | 'taken-down'
-  | 'note';
+  'section-done' | 'section-undone' | 'paused' | 'resumed' | 'misted' | 'taken-down' | 'note';
 
 export const RUN_EVENT_KINDS = [
   'section-done',

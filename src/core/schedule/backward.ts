@@ -35,7 +35,8 @@ function dryingBlocks(steps: readonly DryingStep[], startMs: number, endMs: numb
   let at = startMs;
   steps.forEach((step, i) => {
     const until = i === steps.length - 1 ? endMs : Math.min(endMs, at + step.hours * HOUR);
-    if (until > at) blocks.push({ step: 'dry', startMs: at, endMs: until, handsOn: false, method: step.method.id });
+    if (until > at)
+      blocks.push({ step: 'dry', startMs: at, endMs: until, handsOn: false, method: step.method.id });
     at = Math.max(at, until);
   });
   return blocks;

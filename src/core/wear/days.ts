@@ -32,8 +32,16 @@ export function daysPresentable(facts: SetFacts): DaysPresentable {
       facts.holdName ? `hold from the ${facts.holdName}` : 'no hold product',
     ],
     ['damp', c.dampLnDays * facts.damp, 'still damp inside at takedown'],
-    ['separating', c.separatingLnDays * Math.log2(facts.separations), `each ${facts.technique.noun[0]} split into ${facts.separations}`],
-    ['fluffing', c.fluffingLnDays * (facts.fluffing - 1), facts.fluffing > 1 ? 'roots fluffed a lot' : 'roots left alone'],
+    [
+      'separating',
+      c.separatingLnDays * Math.log2(facts.separations),
+      `each ${facts.technique.noun[0]} split into ${facts.separations}`,
+    ],
+    [
+      'fluffing',
+      c.fluffingLnDays * (facts.fluffing - 1),
+      facts.fluffing > 1 ? 'roots fluffed a lot' : 'roots left alone',
+    ],
     ['night', nightOf(facts).lnDays, nightOf(facts).phrase],
     ['start-state', startOf(facts).lnDays, startOf(facts).phrase],
     ['dew-point', c.dewLnDays * dewOver(facts), 'damp air outdoors'],

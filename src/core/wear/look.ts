@@ -16,7 +16,9 @@ function look(base: number, terms: readonly Reason[]): Look {
   const sum = terms.reduce((total, term) => total + term.effect, base);
   const value = clamp(sum, 0, 10);
   const clamped: Reason[] =
-    value === sum ? [] : [{ factor: 'end-of-scale', effect: value - sum, text: 'held at the end of the scale' }];
+    value === sum
+      ? []
+      : [{ factor: 'end-of-scale', effect: value - sum, text: 'held at the end of the scale' }];
   const why = [...terms, ...clamped]
     .filter((term) => Math.abs(term.effect) >= SMALLEST_SHOWN)
     .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect));
@@ -43,7 +45,11 @@ export function definition(facts: SetFacts): Look {
   const t = facts.technique.coefficients.value;
   const ends = endsOf(facts);
   return look(c.baseDefinition, [
-    { factor: 'technique', effect: t.definition, text: `what a ${facts.technique.label.toLowerCase()} gives` },
+    {
+      factor: 'technique',
+      effect: t.definition,
+      text: `what a ${facts.technique.label.toLowerCase()} gives`,
+    },
     { factor: 'section-size', effect: c.sizeDefinition * facts.sizeDoublings, text: sizeText(facts) },
     { factor: 'evenness', effect: c.evennessDefinition * unevenPart(facts), text: 'sections uneven in size' },
     { factor: 'hold', effect: c.holdDefinition * (facts.hold - c.usualHold), text: holdText(facts) },
@@ -53,9 +59,17 @@ export function definition(facts: SetFacts): Look {
       effect: c.detanglingDefinition * (detangling(facts) - 0.8),
       text: 'brushed through after product',
     },
-    ...(t.ropes > 1 ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'ropes kept apart and equal' }] : []),
-    ...(t.ropes === 1 ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'wound smooth, nothing mixed' }] : []),
-    { factor: 'separating', effect: c.separatingDefinition * Math.log2(facts.separations), text: pieces(facts) },
+    ...(t.ropes > 1
+      ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'ropes kept apart and equal' }]
+      : []),
+    ...(t.ropes === 1
+      ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'wound smooth, nothing mixed' }]
+      : []),
+    {
+      factor: 'separating',
+      effect: c.separatingDefinition * Math.log2(facts.separations),
+      text: pieces(facts),
+    },
     {
       factor: 'ends',
       effect: ends.definition * (facts.weakEnds ? c.weakEnds : 1),
@@ -80,13 +94,21 @@ export function frizz(facts: SetFacts): Look {
     { factor: 'evenness', effect: c.evennessFrizz * unevenPart(facts), text: 'sections uneven in size' },
     { factor: 'hold', effect: c.holdFrizz * (facts.hold - c.usualHold), text: holdText(facts) },
     { factor: 'damp', effect: c.dampFrizz * facts.damp, text: 'still damp inside at takedown' },
-    { factor: 'detangling', effect: c.detanglingFrizz * (detangling(facts) - 0.8), text: 'brushed through after product' },
+    {
+      factor: 'detangling',
+      effect: c.detanglingFrizz * (detangling(facts) - 0.8),
+      text: 'brushed through after product',
+    },
     { factor: 'strands', effect: c.strandsApartFrizz, text: 'strands kept unmixed' },
     { factor: 'separating', effect: c.separatingFrizz * Math.log2(facts.separations), text: pieces(facts) },
     { factor: 'start-state', effect: startOf(facts).frizz, text: startOf(facts).phrase },
     { factor: 'fluffing', effect: c.fluffingFrizz * facts.fluffing, text: 'roots fluffed' },
     { factor: 'dew-point', effect: c.dewFrizz * dewOver(facts), text: 'damp air outdoors' },
-    { factor: 'dry-air', effect: c.dryAirFrizz * Math.max(0, -facts.dewPointOutsideC), text: 'very dry air outdoors' },
+    {
+      factor: 'dry-air',
+      effect: c.dryAirFrizz * Math.max(0, -facts.dewPointOutsideC),
+      text: 'very dry air outdoors',
+    },
     {
       factor: 'hands',
       effect: facts.hands === 'oiled' ? c.oiledFrizz : c.bareFrizz,
@@ -109,7 +131,11 @@ export function volume(facts: SetFacts): Look {
     { factor: 'start-state', effect: startOf(facts).volume, text: startOf(facts).phrase },
     { factor: 'fluffing', effect: c.fluffingVolume * facts.fluffing, text: 'roots fluffed' },
     { factor: 'dew-point', effect: c.dewVolume * dewOver(facts), text: 'damp air outdoors' },
-    { factor: 'hair-count', effect: c.hairCountVolume * Math.log2(facts.hairCount / 100_000), text: 'how much hair there is' },
+    {
+      factor: 'hair-count',
+      effect: c.hairCountVolume * Math.log2(facts.hairCount / 100_000),
+      text: 'how much hair there is',
+    },
     { factor: 'root-method', effect: rootOf(facts).volume, text: rootOf(facts).phrase },
   ]);
 }

@@ -14,7 +14,9 @@ export function setRetention(facts: SetFacts, hairCount: number): number {
   const size = (1 + hairCount / 5000) ** c.sizeRetention;
   const dew = Math.exp(-c.dewRetention * dewOver(facts));
   const fit = facts.fill > 1 ? 1 / (1 + c.overlapRetention * (Math.min(facts.fill, 6) - 1)) : 1;
-  return facts.technique.coefficients.value.retentionCap * dry * hold * startOf(facts).retention * size * dew * fit;
+  return (
+    facts.technique.coefficients.value.retentionCap * dry * hold * startOf(facts).retention * size * dew * fit
+  );
 }
 
 /** Share of the set at takedown still there after `day` days: 60 % on the median day. */

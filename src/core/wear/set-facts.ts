@@ -1,5 +1,10 @@
 import { nightCares, type NightCareId } from '../coefficients/night-care';
-import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '../coefficients/root-and-ends';
+import {
+  endsMethods,
+  rootMethods,
+  type EndsMethodId,
+  type RootMethodId,
+} from '../coefficients/root-and-ends';
 import { result } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import type { Technique } from '../techniques/technique';
@@ -43,7 +48,8 @@ export function sizeDoublings(definingMm: number, coilDiameterMm: number): numbe
 export const detangling = (facts: SetFacts): number => (facts.brushedThrough ? 1 : 0.8);
 export const unevenPart = (facts: SetFacts): number =>
   Math.max(0, facts.unevenness - result.value.evennessFree);
-export const dewOver = (facts: SetFacts): number => Math.max(0, facts.dewPointOutsideC - result.value.dewFree);
+export const dewOver = (facts: SetFacts): number =>
+  Math.max(0, facts.dewPointOutsideC - result.value.dewFree);
 export const startOf = (facts: SetFacts) => startStates[facts.startState];
 export const endsOf = (facts: SetFacts) => endsMethods[facts.endsMethod];
 export const rootOf = (facts: SetFacts) => rootMethods[facts.rootMethod];

@@ -9,7 +9,9 @@ import { Temporal } from 'temporal-polyfill';
 export function wearDayNumber(date: string, takenDownAtMs: number, timeZone: string): number | null {
   try {
     const worn = Temporal.PlainDate.from(date, { overflow: 'reject' });
-    const takenDown = Temporal.Instant.fromEpochMilliseconds(takenDownAtMs).toZonedDateTimeISO(timeZone).toPlainDate();
+    const takenDown = Temporal.Instant.fromEpochMilliseconds(takenDownAtMs)
+      .toZonedDateTimeISO(timeZone)
+      .toPlainDate();
     return takenDown.until(worn, { largestUnit: 'days' }).days;
   } catch {
     return null;

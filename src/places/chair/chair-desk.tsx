@@ -57,7 +57,8 @@ export function ChairDesk(props: ChairDeskProps) {
         <section className={styles.over}>
           <h2>Taken down at {formatClock(log.state.takenDownAtMs ?? nowMs, timeZone)}</h2>
           <p>
-            Separate where it wants to part, then fluff the roots, never through to the ends. {view.plan.daysPresentable.p50 >= 5 ? 'Cover it every night.' : 'Gather it loosely tonight.'}
+            Separate where it wants to part, then fluff the roots, never through to the ends.{' '}
+            {view.plan.daysPresentable.p50 >= 5 ? 'Cover it every night.' : 'Gather it loosely tonight.'}
           </p>
           <Link className={styles.big} href={`/wear/${set.id}`}>
             Record the first day

@@ -7,7 +7,8 @@ import type { loadChair } from './queries';
 
 type LoadedSet = NonNullable<Awaited<ReturnType<typeof loadChair>>>['set'];
 
-const sentence = (words: string) => (words === '' ? '' : `${words.charAt(0).toUpperCase()}${words.slice(1)}.`);
+const sentence = (words: string) =>
+  words === '' ? '' : `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
 /** Boils a set down to what the chair shows. */
 export function chairSetOf(set: LoadedSet, view: ForecastView): ChairSet {

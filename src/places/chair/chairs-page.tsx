@@ -19,7 +19,12 @@ export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadCha
       ) : (
         <Cards>
           {sets.map((set) => (
-            <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone={set.installedAtMs ? 'plain' : 'now'}>
+            <LinkCard
+              key={set.id}
+              href={`/chair/${set.id}`}
+              title={set.headName}
+              tone={set.installedAtMs ? 'plain' : 'now'}
+            >
               <p>{sectionsLabel(set.brief.set)}</p>
               <p>
                 {set.installedAtMs === null

@@ -45,7 +45,12 @@ export function CheckDialog({
       <DialogContent className={styles.check}>
         <div className={styles.suggested}>
           {suggested.map((number) => (
-            <button key={number} type="button" aria-pressed={number === sectionNumber} onClick={() => setSection(number)}>
+            <button
+              key={number}
+              type="button"
+              aria-pressed={number === sectionNumber}
+              onClick={() => setSection(number)}
+            >
               {number}
             </button>
           ))}
@@ -59,7 +64,13 @@ export function CheckDialog({
             onCommit={setSection}
           />
         </div>
-        <ChoiceList inline legend="Where along the hair" value={level} choices={LEVEL_CHOICES} onChange={setLevel} />
+        <ChoiceList
+          inline
+          legend="Where along the hair"
+          value={level}
+          choices={LEVEL_CHOICES}
+          onChange={setLevel}
+        />
         <div className={styles.feels}>
           {FEELS.map(({ value, label, hint }) => (
             <button key={value} type="button" onClick={() => onCheck({ sectionNumber, level, feel: value })}>

@@ -46,7 +46,10 @@ export function DryLine({
         <path d={`M${curve.join('L')}`} className={styles.dryCurve} />
         <path d={`M0 ${y(0.8)}H${WIDTH}`} className={styles.enough} />
         {checks.map((check) => (
-          <g key={check.id} transform={`translate(${x((check.atMs - installedAtMs) / HOUR_MS)} ${HEIGHT - 8})`}>
+          <g
+            key={check.id}
+            transform={`translate(${x((check.atMs - installedAtMs) / HOUR_MS)} ${HEIGHT - 8})`}
+          >
             {check.feel === 'dry' ? (
               <circle r="6" className={styles.feltDry} />
             ) : (

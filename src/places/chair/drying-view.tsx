@@ -91,8 +91,11 @@ export function DryingView(props: DryingViewProps) {
         </p>
         <div className={styles.instruction}>
           <p>
-            Dry about <b>{clock(now.dryAfterH.p50)}</b>, between {clock(now.dryAfterH.p10)} and {clock(now.dryAfterH.p90)}
-            {now.dryAfterH.p90 > 12 && `, ${formatDay(installedAtMs + now.dryAfterH.p50 * HOUR_MS, timeZone)}`}.
+            Dry about <b>{clock(now.dryAfterH.p50)}</b>, between {clock(now.dryAfterH.p10)} and{' '}
+            {clock(now.dryAfterH.p90)}
+            {now.dryAfterH.p90 > 12 &&
+              `, ${formatDay(installedAtMs + now.dryAfterH.p50 * HOUR_MS, timeZone)}`}
+            .
           </p>
         </div>
         <DryLine

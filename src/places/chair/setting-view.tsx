@@ -14,7 +14,16 @@ import { useChairKeys } from './use-chair-keys';
 const MINUTE_MS = 60_000;
 
 /** The set going in: which section, how, on what pace, finished when. */
-export function SettingView({ set, view, drawn, timeZone, nowMs, log, isDialogOpen, onDialog }: ChairViewProps) {
+export function SettingView({
+  set,
+  view,
+  drawn,
+  timeZone,
+  nowMs,
+  log,
+  isDialogOpen,
+  onDialog,
+}: ChairViewProps) {
   const { units } = useUnits();
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
@@ -41,7 +50,11 @@ export function SettingView({ set, view, drawn, timeZone, nowMs, log, isDialogOp
   }, isDialogOpen);
 
   const stateOf = (number: number): SectionState =>
-    state.doneAtMs.has(number) ? { kind: 'done' } : number === inHand ? { kind: 'in-hand' } : { kind: 'plain' };
+    state.doneAtMs.has(number)
+      ? { kind: 'done' }
+      : number === inHand
+        ? { kind: 'in-hand' }
+        : { kind: 'plain' };
   const section = drawn.find((own) => own.number === inHand);
   const where = section
     ? `${ZONE_LABEL[section.zone]}${section.zone === 'left' || section.zone === 'right' || section.side === 'middle' ? '' : `, client’s ${section.side}`}`
@@ -76,7 +89,8 @@ export function SettingView({ set, view, drawn, timeZone, nowMs, log, isDialogOp
         </div>
         {state.isPaused ? (
           <p className={styles.cue}>
-            <b>Paused since {formatClock(state.pausedSinceMs ?? nowMs, timeZone)}.</b> The clock of the set stands still.
+            <b>Paused since {formatClock(state.pausedSinceMs ?? nowMs, timeZone)}.</b> The clock of the set
+            stands still.
           </p>
         ) : (
           needsMist && (
@@ -93,17 +107,22 @@ export function SettingView({ set, view, drawn, timeZone, nowMs, log, isDialogOp
         <dl className={styles.figures}>
           <div>
             <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>
-            <dt>a {technique.noun[0]}, planned {formatStopwatch(pace.plannedMinPerSection)}</dt>
+            <dt>
+              a {technique.noun[0]}, planned {formatStopwatch(pace.plannedMinPerSection)}
+            </dt>
           </div>
           <div>
             <dd>{formatClock(pace.finishAtMs.p50, timeZone)}</dd>
             <dt>
-              finished, {formatClock(pace.finishAtMs.p10, timeZone)} to {formatClock(pace.finishAtMs.p90, timeZone)}
+              finished, {formatClock(pace.finishAtMs.p10, timeZone)} to{' '}
+              {formatClock(pace.finishAtMs.p90, timeZone)}
             </dt>
           </div>
           <div>
             <dd>{formatMass(productG / set.sectionCount, units)}</dd>
-            <dt>product a {technique.noun[0]}, {formatMass(productG, units)} in all</dt>
+            <dt>
+              product a {technique.noun[0]}, {formatMass(productG, units)} in all
+            </dt>
           </div>
         </dl>
         <div className={styles.buttons}>

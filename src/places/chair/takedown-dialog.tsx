@@ -26,12 +26,19 @@ export function TakedownDialog({
 }) {
   const [reason, setReason] = useState('');
   return (
-    <Dialog open={open} onClose={onClose} disablePortal fullWidth maxWidth="sm" aria-labelledby="takedown-title">
+    <Dialog
+      open={open}
+      onClose={onClose}
+      disablePortal
+      fullWidth
+      maxWidth="sm"
+      aria-labelledby="takedown-title"
+    >
       <DialogTitle id="takedown-title">{isFeltDamp ? 'It felt damp' : 'It may still be damp'}</DialogTitle>
       <DialogContent>
         <p>
-          {formatPercent(chance)} sure to be dry. Taken down damp it frizzes, shrinks and goes days sooner. Waiting until
-          about {waitUntil} would make it 8 in 10.
+          {formatPercent(chance)} sure to be dry. Taken down damp it frizzes, shrinks and goes days sooner.
+          Waiting until about {waitUntil} would make it 8 in 10.
         </p>
         <TextField
           label="Why take it down now?"

@@ -89,7 +89,10 @@ function measuredOf(values: HeadFormValues): HeadInput {
 }
 
 const levels = (table: Readonly<Record<string, number>>, unit: string) =>
-  Object.entries(table).map(([label, value]) => ({ value: String(value), label: `${label}, about ${value} ${unit}` }));
+  Object.entries(table).map(([label, value]) => ({
+    value: String(value),
+    label: `${label}, about ${value} ${unit}`,
+  }));
 
 /** The form of a head: who, how long in each zone, what the hair is like, and what to mind. */
 export function HeadForm({ id, revision, values }: HeadFormProps) {
@@ -155,7 +158,12 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                 helperText={errorAt('name')}
                 {...form.register('name')}
               />
-              <TextField label="In a few words" placeholder="dense coils, bleached ends" fullWidth {...form.register('description')} />
+              <TextField
+                label="In a few words"
+                placeholder="dense coils, bleached ends"
+                fullWidth
+                {...form.register('description')}
+              />
             </div>
           </Part>
           <Part title="Length in each zone" note="pulled straight, same tension everywhere">
@@ -211,14 +219,29 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                 control={form.control}
                 name="naturalCoilDiameterMm"
                 render={({ field }) => (
-                  <NumberField label="Own coil, across" unit="mm" value={field.value} low={0.5} high={60} onCommit={field.onChange} />
+                  <NumberField
+                    label="Own coil, across"
+                    unit="mm"
+                    value={field.value}
+                    low={0.5}
+                    high={60}
+                    onCommit={field.onChange}
+                  />
                 )}
               />
               <Controller
                 control={form.control}
                 name="shrinkagePercent"
                 render={({ field }) => (
-                  <NumberField label="Shrinkage" unit="%" value={field.value} low={0} high={92} step={5} onCommit={field.onChange} />
+                  <NumberField
+                    label="Shrinkage"
+                    unit="%"
+                    value={field.value}
+                    low={0}
+                    high={92}
+                    step={5}
+                    onCommit={field.onChange}
+                  />
                 )}
               />
               <Controller
@@ -228,7 +251,10 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                   <SelectField
                     label="Porosity"
                     value={field.value}
-                    options={(Object.keys(POROSITY) as Porosity[]).map((value) => ({ value, label: POROSITY[value].label }))}
+                    options={(Object.keys(POROSITY) as Porosity[]).map((value) => ({
+                      value,
+                      label: POROSITY[value].label,
+                    }))}
                     onChange={field.onChange}
                   />
                 )}
@@ -286,7 +312,9 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                     )}
                   />
                   {ponytailDensity !== null && Number.isFinite(ponytailDensity) && (
-                    <p className={styles.hint}>about {Math.round(ponytailDensity / 5) * 5} hairs on each cm²</p>
+                    <p className={styles.hint}>
+                      about {Math.round(ponytailDensity / 5) * 5} hairs on each cm²
+                    </p>
                   )}
                 </>
               )}

@@ -34,7 +34,9 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
   const { units } = useUnits();
   const measured = head.measurement.head;
   const lengthOf = (zone: keyof typeof ZONE_LABEL) =>
-    typeof measured.stretchedLengthCm === 'number' ? measured.stretchedLengthCm : measured.stretchedLengthCm[zone];
+    typeof measured.stretchedLengthCm === 'number'
+      ? measured.stretchedLengthCm
+      : measured.stretchedLengthCm[zone];
   const density =
     measured.densityPerCm2 ??
     (measured.ponytailCircumferenceCm === undefined
@@ -91,7 +93,9 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
           </dl>
           {(measured.conditions?.length ?? 0) > 0 && (
             <p className={styles.chips}>
-              {measured.conditions?.map((condition) => <span key={condition}>{CONDITION_LABEL[condition]}</span>)}
+              {measured.conditions?.map((condition) => (
+                <span key={condition}>{CONDITION_LABEL[condition]}</span>
+              ))}
             </p>
           )}
           {head.allergies && (
@@ -121,7 +125,8 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
                         <Link href={`/sets/${set.id}`}>{sectionsLabel(set.brief.set)}</Link>
                       </td>
                       <td>
-                        {Math.round(set.forecast.daysPresentable.p10)} to {Math.round(set.forecast.daysPresentable.p90)} days
+                        {Math.round(set.forecast.daysPresentable.p10)} to{' '}
+                        {Math.round(set.forecast.daysPresentable.p90)} days
                       </td>
                       <td>{stageOf(set)}</td>
                     </tr>

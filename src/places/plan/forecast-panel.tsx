@@ -1,4 +1,5 @@
 'use client';
+import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import type { Reason } from '@/core/wear/reason';
@@ -48,6 +49,7 @@ export function ForecastPanel({
   return (
     <div className={styles.panel} aria-busy={isWorking} aria-live="polite">
       <DryHeadline answer={answer} timeZone={timeZone} />
+      <Cautions cautions={plan.cautions.filter((caution) => caution.severity !== 'note')} />
       <dl className={styles.grid}>
         <Figure
           name="Hands-on"
@@ -67,7 +69,7 @@ export function ForecastPanel({
         <Figure
           name="Shows"
           value={formatLength(result.stretch * meanLengthCm, units)}
-          note={`of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100)} % (±10)`}
+          note={`of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %`}
         />
         <Figure
           name="Definition"
@@ -79,12 +81,17 @@ export function ForecastPanel({
           name="Product"
           value={formatMass(product, units)}
           note={
-            plan.doses.map((dose) => `${dose.role.replace('-', ' ')} ${formatMass(dose.grams, units)}`).join(', ') ||
-            'nothing on it'
+            plan.doses
+              .map((dose) => `${dose.role.replace('-', ' ')} ${formatMass(dose.grams, units)}`)
+              .join(', ') || 'nothing on it'
           }
         />
       </dl>
-      <Why title="Why this definition" reasons={result.definition.why} show={(effect) => formatSigned(effect)} />
+      <Why
+        title="Why this definition"
+        reasons={result.definition.why}
+        show={(effect) => formatSigned(effect)}
+      />
       <Why
         title="Why this many days"
         reasons={daysPresentable.why}
@@ -95,13 +102,7 @@ export function ForecastPanel({
           Waiting hair dries out after about {formatMinutes(drying.remistEveryMin)}: mist it before its turn.
         </p>
       )}
-      <ul className={styles.cautions}>
-        {plan.cautions.map((caution) => (
-          <li key={caution.code} data-severity={caution.severity}>
-            {caution.text}
-          </li>
-        ))}
-      </ul>
+      <Cautions cautions={plan.cautions.filter((caution) => caution.severity === 'note')} />
     </div>
   );
 }
@@ -110,7 +111,8 @@ function DryHeadline({ answer, timeZone }: { answer: AnsweredView; timeZone: str
   const { view, drawn } = answer;
   const { drying } = view.plan;
   const feel = sectionsToFeel(view.dryTimes, drawn);
-  const feelWords = feel.length > 1 ? `${feel.slice(0, -1).join(', ')} and ${feel.at(-1)}` : String(feel[0] ?? '');
+  const feelWords =
+    feel.length > 1 ? `${feel.slice(0, -1).join(', ')} and ${feel.at(-1)}` : String(feel[0] ?? '');
   const dryStart = view.blocks.find((block) => block.step === 'install')?.endMs;
   const takedown = view.blocks.find((block) => block.step === 'takedown');
   const chance = drying.chanceDryAtWearBy;
@@ -150,6 +152,19 @@ function DryHeadline({ answer, timeZone }: { answer: AnsweredView; timeZone: str
         )}
       </p>
     </>
+  );
+}
+
+function Cautions({ cautions }: { cautions: PlanFile['cautions'] }) {
+  if (cautions.length === 0) return null;
+  return (
+    <ul className={styles.cautions}>
+      {cautions.map((caution) => (
+        <li key={caution.code} data-severity={caution.severity}>
+          {caution.text}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -70,8 +70,11 @@ export function layerOf(product: ShelfProduct): DraftLayer {
 }
 
 /** Name of a layer: the product when one is chosen, else its role. */
-export const layerName = (layer: DraftLayer, productId: string | null, shelf: readonly ShelfProduct[]): string =>
-  shelf.find((product) => product.id === productId)?.name ?? productRoles[layer.role].label;
+export const layerName = (
+  layer: DraftLayer,
+  productId: string | null,
+  shelf: readonly ShelfProduct[],
+): string => shelf.find((product) => product.id === productId)?.name ?? productRoles[layer.role].label;
 
 /** "18 twists". */
 export const sectionsLabel = (set: DraftSet): string => {

@@ -77,7 +77,10 @@ export function PlanDesk(props: PlanDeskProps) {
   const setCount = (next: number) =>
     edit({
       ...content,
-      brief: { ...brief, set: { ...brief.set, sections: Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, next)) } },
+      brief: {
+        ...brief,
+        set: { ...brief.set, sections: Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, next)) },
+      },
     });
   const lengths = brief.head.stretchedLengthCm;
   const meanLengthCm =
@@ -138,7 +141,11 @@ export function PlanDesk(props: PlanDeskProps) {
         <Button variant="outlined" aria-pressed={isBooked} onClick={book}>
           {isBooked ? 'Booked' : 'Book it'}
         </Button>
-        <Button variant="contained" onClick={take} disabled={isStarting || !plan || stop !== undefined || draft.conflict}>
+        <Button
+          variant="contained"
+          onClick={take}
+          disabled={isStarting || !plan || stop !== undefined || draft.conflict}
+        >
           Take to the chair
         </Button>
       </header>
@@ -180,24 +187,31 @@ export function PlanDesk(props: PlanDeskProps) {
         )}
         {lateMin > 1 && (
           <Alert severity="info">
-            To be ready by then you would have had to start {formatMinutes(lateMin)} ago. A later time, a hood, or more
-            and smaller sections would help.
+            To be ready by then you would have had to start {formatMinutes(lateMin)} ago. A later time, a
+            hood, or more and smaller sections would help.
           </Alert>
         )}
       </div>
 
       <section className={styles.choices} aria-label="Choices">
-        <PlanChoices content={content} plan={plan} products={props.products} rods={props.rods} onChange={edit} />
+        <PlanChoices
+          content={content}
+          plan={plan}
+          products={props.products}
+          rods={props.rods}
+          onChange={edit}
+        />
       </section>
 
       <section className={styles.map} aria-label="Crown map">
-        <IconButton
-          className={styles.flip}
-          aria-label={turned ? 'See from behind the chair' : 'See facing the client'}
-          onClick={() => setTurned(!turned)}
-        >
-          <FlipIcon />
-        </IconButton>
+        <span className={styles.flip}>
+          <IconButton
+            aria-label={turned ? 'See from behind the chair' : 'See facing the client'}
+            onClick={() => setTurned(!turned)}
+          >
+            <FlipIcon />
+          </IconButton>
+        </span>
         <div className={styles.drawing}>
           {live.answer && (
             <CrownMap
@@ -234,11 +248,7 @@ export function PlanDesk(props: PlanDeskProps) {
           >
             <PlusIcon />
           </IconButton>
-          {plan && (
-            <span>
-              {formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each
-            </span>
-          )}
+          {plan && <span>{formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each</span>}
         </div>
       </section>
 
@@ -267,7 +277,9 @@ export function PlanDesk(props: PlanDeskProps) {
             nowMs={props.nowMs}
           />
         ) : (
-          <p className={styles.noPin}>Set a time under “Ready by” and the whole set is laid out back from it.</p>
+          <p className={styles.noPin}>
+            Set a time under “Ready by” and the whole set is laid out back from it.
+          </p>
         )}
       </section>
     </div>

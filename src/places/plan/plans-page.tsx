@@ -16,7 +16,11 @@ export function PlansPage({ plans, heads }: Loaded) {
       {plans.length === 0 ? (
         <EmptyState
           title="No set is planned"
-          text={heads.length === 0 ? 'Measure a head first; planning starts from it.' : 'Choose a head below to plan its next set.'}
+          text={
+            heads.length === 0
+              ? 'Measure a head first; planning starts from it.'
+              : 'Choose a head below to plan its next set.'
+          }
           action={heads.length === 0 ? <Link href="/heads/new">Measure a head</Link> : undefined}
         />
       ) : (
@@ -26,7 +30,11 @@ export function PlansPage({ plans, heads }: Loaded) {
               <p>
                 {plan.headName}, {sectionsLabel(plan.brief.set)}
               </p>
-              <p>{plan.brief.wearBy ? `ready by ${plan.brief.wearBy.slice(0, 16).replace('T', ', ')}` : 'no time set'}</p>
+              <p>
+                {plan.brief.wearBy
+                  ? `ready by ${plan.brief.wearBy.slice(0, 16).replace('T', ', ')}`
+                  : 'no time set'}
+              </p>
             </LinkCard>
           ))}
         </Cards>

@@ -59,7 +59,11 @@ export function outcomeRows(plan: PlanFile, seen: WhatHappened): OutcomeRow[] {
   return [
     { id: 'install', ...band(plan.handsOn.installMin), happened: value(seen.workedMin) },
     { id: 'dry', ...band(plan.drying.dryAfterH), happened: dry },
-    { id: 'definition', ...band(plan.result.definition), happened: value(seen.firstDefinition?.value ?? null) },
+    {
+      id: 'definition',
+      ...band(plan.result.definition),
+      happened: value(seen.firstDefinition?.value ?? null),
+    },
     {
       id: 'stretch',
       low: plan.result.stretch - STRETCH_HALF_RANGE,

@@ -6,7 +6,15 @@ import { runState } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
-import { formatClock, formatDay, formatDays, formatHours, formatIndex, formatMinutes, formatPercent } from '@/ui/format';
+import {
+  formatClock,
+  formatDay,
+  formatDays,
+  formatHours,
+  formatIndex,
+  formatMinutes,
+  formatPercent,
+} from '@/ui/format';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { Page, Part } from '@/ui/shell/page';
 import { sectionsLabel } from '../plan/plan-content';

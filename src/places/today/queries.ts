@@ -2,6 +2,7 @@ import 'server-only';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerView } from '@/core/plan/answer-view';
 import { chancesAt, dryingNow } from '@/core/plan/drying-now';
+import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { query } from '@/server/action';
 import { listHeads } from '@/server/db/rows/heads';
 import { listOpenPlans } from '@/server/db/rows/plans';
@@ -28,9 +29,12 @@ export const loadToday = () =>
             record.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
             (number) => plan.sections[number - 1]?.zone ?? 'crown',
           );
+          const chances = chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS));
           return {
             set,
-            chance: chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS)).whole,
+            drawn: answer.value.drawn,
+            chances,
+            feel: sectionsToFeel(dryTimes, plan.sections),
             feelAtMs: installedAtMs + now.worthFeelingAfterH * HOUR_MS,
           };
         }),
@@ -52,7 +56,9 @@ export const loadToday = () =>
       setting: chair.filter((set) => set.installedAtMs === null),
       drying: drying.filter((row) => row !== null),
       worn,
-      booked: plans.filter((plan) => plan.status === 'chosen').sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity)),
+      booked: plans
+        .filter((plan) => plan.status === 'chosen')
+        .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity)),
       drafts: plans.filter((plan) => plan.status === 'draft'),
       hasHeads: (await listHeads(database.db, studioId)).length > 0,
     };

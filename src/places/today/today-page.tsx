@@ -7,14 +7,19 @@ import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { sectionsLabel } from '../plan/plan-content';
 import { wornDay } from '../wear/worn-day';
+import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
+import styles from './today-page.module.css';
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
   const { timeZone, nowMs, setting, drying, worn, booked, drafts } = today;
   const isQuiet = setting.length + drying.length + worn.length + booked.length + drafts.length === 0;
   return (
-    <Page title="Today" lead={`${today.studioName}, ${formatDay(nowMs, timeZone)}, ${formatClock(nowMs, timeZone)}`}>
+    <Page
+      title="Today"
+      lead={`${today.studioName}, ${formatDay(nowMs, timeZone)}, ${formatClock(nowMs, timeZone)}`}
+    >
       {isQuiet && (
         <EmptyState
           title={today.hasHeads ? 'Nothing needs hands now' : 'Welcome'}
@@ -46,21 +51,24 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
       {drying.length > 0 && (
         <Part title="Drying now">
           <Cards>
-            {drying.map(({ set, chance, feelAtMs }) => (
+            {drying.map(({ set, drawn, chances, feel, feelAtMs }) => (
               <LinkCard
                 key={set.id}
                 href={`/chair/${set.id}`}
                 title={set.headName}
-                tone={chance >= DRY_ENOUGH ? 'dry' : 'now'}
+                tone={chances.whole >= DRY_ENOUGH ? 'dry' : 'now'}
                 figure={
-                  <>
-                    <strong>{formatPercent(chance)}</strong>
-                    sure to be dry
-                  </>
+                  <DryingThumb drawn={drawn} zones={chances.zones} skin={set.skinTone} hair={set.hairTone} />
                 }
               >
                 <p>{sectionsLabel(set.brief.set)}</p>
-                <p>{feelAtMs <= nowMs ? 'feel the roots now' : `feel the roots about ${formatAboutClock(feelAtMs, timeZone)}`}</p>
+                <p className={styles.chance}>
+                  <strong>{formatPercent(chances.whole)}</strong> sure every root is dry
+                </p>
+                <p>
+                  Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
+                  {feelAtMs <= nowMs ? 'now' : `about ${formatAboutClock(feelAtMs, timeZone)}`}
+                </p>
               </LinkCard>
             ))}
           </Cards>
@@ -80,7 +88,8 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                   figure={
                     <>
                       <strong>day {day}</strong>
-                      {Math.round(set.forecast.daysPresentable.p10)} to {Math.round(set.forecast.daysPresentable.p90)} forecast
+                      {Math.round(set.forecast.daysPresentable.p10)} to{' '}
+                      {Math.round(set.forecast.daysPresentable.p90)} forecast
                     </>
                   }
                 >

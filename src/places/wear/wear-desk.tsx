@@ -68,7 +68,9 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
   };
   const keep = async () => {
     setErrors(
-      missing.length > 0 ? [{ path: 'ratings', message: `Rate ${missing.map((s) => s.label.toLowerCase()).join(', ')} too` }] : [],
+      missing.length > 0
+        ? [{ path: 'ratings', message: `Rate ${missing.map((s) => s.label.toLowerCase()).join(', ')} too` }]
+        : [],
     );
     if (missing.length > 0) return;
     setBusy(true);
@@ -80,7 +82,13 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
         setEntry({ ...entry, revision: entry.revision + 1 });
         router.refresh();
       } else if (answer.code === 'conflict') {
-        setErrors([{ path: '', message: 'This day was entered in another tab meanwhile. Yours is still here: reload to see the other' }]);
+        setErrors([
+          {
+            path: '',
+            message:
+              'This day was entered in another tab meanwhile. Yours is still here: reload to see the other',
+          },
+        ]);
       } else setErrors(answer.errors);
     } catch {
       setErrors([{ path: '', message: 'No connection. What you entered is still here; try again' }]);
@@ -256,7 +264,9 @@ function GiveUp({ setId, today }: { setId: string; today: string }) {
       <Button variant="outlined" onClick={submit}>
         It is given up
       </Button>
-      <p className={styles.hint}>Sore or itchy? Undo it, wash out, and leave the scalp alone. If it stays, see a dermatologist.</p>
+      <p className={styles.hint}>
+        Sore or itchy? Undo it, wash out, and leave the scalp alone. If it stays, see a dermatologist.
+      </p>
     </div>
   );
 }

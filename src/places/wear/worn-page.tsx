@@ -27,7 +27,8 @@ export function WornPage({ sets, timeZone, nowMs }: Awaited<ReturnType<typeof lo
               figure={
                 <>
                   <strong>day {wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone)}</strong>
-                  of {Math.round(set.forecast.daysPresentable.p10)} to {Math.round(set.forecast.daysPresentable.p90)}
+                  of {Math.round(set.forecast.daysPresentable.p10)} to{' '}
+                  {Math.round(set.forecast.daysPresentable.p90)}
                 </>
               }
             >

@@ -61,7 +61,11 @@ async function pendingOnOldData({ client }: Database): Promise<boolean> {
  *
  * @returns the path of that copy, or null when none was needed
  */
-export async function migrateDatabase(database: Database, url: string, nowMs: number): Promise<string | null> {
+export async function migrateDatabase(
+  database: Database,
+  url: string,
+  nowMs: number,
+): Promise<string | null> {
   const { client, db } = database;
   let copy: string | null = null;
   if (url.startsWith('file:')) {

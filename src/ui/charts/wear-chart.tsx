@@ -1,11 +1,26 @@
 'use client';
-import { CartesianGrid, ComposedChart, Legend, Line, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
+import {
+  CartesianGrid,
+  ComposedChart,
+  Legend,
+  Line,
+  ResponsiveContainer,
+  Scatter,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import type { WearDayForecast } from '@/core/plan/forecast';
 import styles from './wear-chart.module.css';
 import { wearSeries, type WornRatings } from './wear-series';
 
 /** Definition and frizz by day: forecast as lines, entries as marks, with the same figures in a table. */
-export function WearChart({ forecast, days }: { forecast: readonly WearDayForecast[]; days: readonly WornRatings[] }) {
+export function WearChart({
+  forecast,
+  days,
+}: {
+  forecast: readonly WearDayForecast[];
+  days: readonly WornRatings[];
+}) {
   const data = wearSeries(forecast, days);
   return (
     <figure className={styles.chart}>
@@ -32,8 +47,20 @@ export function WearChart({ forecast, days }: { forecast: readonly WearDayForeca
               dot={false}
               isAnimationActive={false}
             />
-            <Scatter name="Definition, rated" dataKey="definition" fill="var(--act)" shape="circle" isAnimationActive={false} />
-            <Scatter name="Frizz, rated" dataKey="frizz" fill="var(--caution)" shape="triangle" isAnimationActive={false} />
+            <Scatter
+              name="Definition, rated"
+              dataKey="definition"
+              fill="var(--act)"
+              shape="circle"
+              isAnimationActive={false}
+            />
+            <Scatter
+              name="Frizz, rated"
+              dataKey="frizz"
+              fill="var(--caution)"
+              shape="triangle"
+              isAnimationActive={false}
+            />
             <Legend />
           </ComposedChart>
         </ResponsiveContainer>

@@ -69,7 +69,8 @@ export function CrownMap(props: CrownMapProps) {
   const words = turned
     ? { top: 'nape', bottom: 'face', left: 'right', right: 'left' }
     : { top: 'face', bottom: 'nape', left: 'left', right: 'right' };
-  const stroke = sections.length <= 40 ? 1.3 : sections.length <= 90 ? 1 : sections.length <= 200 ? 0.7 : 0.45;
+  const stroke =
+    sections.length <= 40 ? 1.3 : sections.length <= 90 ? 1 : sections.length <= 200 ? 0.7 : 0.45;
 
   return (
     <svg
@@ -119,6 +120,7 @@ export function CrownMap(props: CrownMapProps) {
         ))}
         <path d={HEAD_DRAWING.nose} fill={skin.fill} stroke={skin.edge} strokeWidth="0.900" />
         <path d={HEAD_DRAWING.outline} fill={skin.fill} stroke={skin.edge} strokeWidth="0.900" />
+        <path d={HEAD_DRAWING.outline} className={styles.rim} />
         {HEAD_DRAWING.brows.map((d) => (
           <path key={d} d={d} fill="none" stroke={skin.edge} strokeWidth="1.400" strokeLinecap="round" />
         ))}
@@ -191,10 +193,10 @@ export function CrownMap(props: CrownMapProps) {
         <text x={DRAWING.poleX} y={DRAWING.height - 8}>
           {words.bottom}
         </text>
-        <text x="2" y="170" textAnchor="start">
+        <text x="1" y="150" className={styles.wordLeft}>
           {words.left}
         </text>
-        <text x={DRAWING.width - 2} y="170" textAnchor="end">
+        <text x={DRAWING.width - 1} y="150" className={styles.wordRight}>
           {words.right}
         </text>
       </g>
@@ -260,7 +262,10 @@ function SectionLabel({
   hasMotif: boolean;
 }) {
   const r = section.clearRadius;
-  const size = Math.min(15, Math.max(SMALLEST_LABEL, r * (text.length <= 2 ? 0.95 : text.length === 3 ? 0.8 : 0.5)));
+  const size = Math.min(
+    15,
+    Math.max(SMALLEST_LABEL, r * (text.length <= 2 ? 0.95 : text.length === 3 ? 0.8 : 0.5)),
+  );
   if (r * 1.1 < SMALLEST_LABEL) return null;
   const x = turned ? 2 * DRAWING.poleX - section.x : section.x;
   const y = turned ? 2 * DRAWING.poleY - section.y : section.y;

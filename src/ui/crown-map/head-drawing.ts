@@ -21,7 +21,9 @@ function headOutline(): string {
       }, 0) / 5;
     const own = Math.hypot(edge.x, edge.y);
     const radius =
-      Math.max(own + 0.07, smoothed + 0.1) + 0.2 * Math.exp(-(fromFace * fromFace) / 2116) + (fromFace > 150 ? 0.02 : 0);
+      Math.max(own + 0.07, smoothed + 0.1) +
+      0.2 * Math.exp(-(fromFace * fromFace) / 2116) +
+      (fromFace > 150 ? 0.02 : 0);
     points.push(at(radius * Math.sin(azimuth), radius * Math.cos(azimuth)));
   }
   return `M${points.join('L')}Z`;
@@ -32,8 +34,7 @@ const ear = (side: 1 | -1) =>
   `C${at(1.46 * side, -0.26)} ${at(1.32 * side, -0.38)} ${at(1.18 * side, -0.26)}Z`;
 const earFold = (side: 1 | -1) =>
   `M${at(1.3 * side, 0.06)}C${at(1.42 * side, 0.06)} ${at(1.42 * side, -0.1)} ${at(1.33 * side, -0.2)}`;
-const brow = (side: 1 | -1) =>
-  `M${at(0.22 * side, 1.56)}Q${at(0.5 * side, 1.62)} ${at(0.72 * side, 1.45)}`;
+const brow = (side: 1 | -1) => `M${at(0.17 * side, 1.5)}Q${at(0.34 * side, 1.56)} ${at(0.52 * side, 1.44)}`;
 const neck = (side: 1 | -1) =>
   `M${at(0.62 * side, -1.56)}Q${at(0.62 * side, -1.82)} ${at(0.84 * side, -1.97)}`;
 

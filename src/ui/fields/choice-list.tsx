@@ -18,7 +18,13 @@ export interface ChoiceListProps<V extends string> {
 }
 
 /** One of a few, all in view. */
-export function ChoiceList<V extends string>({ legend, value, choices, onChange, inline }: ChoiceListProps<V>) {
+export function ChoiceList<V extends string>({
+  legend,
+  value,
+  choices,
+  onChange,
+  inline,
+}: ChoiceListProps<V>) {
   const name = useId();
   return (
     <fieldset className={inline ? `${styles.list} ${styles.inline}` : styles.list}>

@@ -28,7 +28,9 @@ export function DateTimeField({
       value={text}
       fullWidth
       error={!isWhole}
-      helperText={isWhole ? 'Leave it empty for no fixed time' : 'A whole day and time, such as 13/03/2027, 09:00'}
+      helperText={
+        isWhole ? 'Leave it empty for no fixed time' : 'A whole day and time, such as 13/03/2027, 09:00'
+      }
       slotProps={{ inputLabel: { shrink: true } }}
       onChange={(event) => {
         const next = event.target.value;

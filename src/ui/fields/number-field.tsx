@@ -18,7 +18,17 @@ export interface NumberFieldProps {
 const shown = (value: number) => String(Math.round(value * 100) / 100);
 
 /** A number in its range. What was typed stays; only a number in range is handed on. */
-export function NumberField({ label, value, low, high, unit = '', step = 1, whole = false, onCommit, width }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  low,
+  high,
+  unit = '',
+  step = 1,
+  whole = false,
+  onCommit,
+  width,
+}: NumberFieldProps) {
   const [text, setText] = useState(shown(value));
   const [last, setLast] = useState(value);
   if (value !== last) {
@@ -58,7 +68,13 @@ export function NumberField({ label, value, low, high, unit = '', step = 1, whol
 /** Why a text is not a number in range, in words; null when it is. */
 export function problemOf(
   text: string,
-  { label, low, high, unit, whole }: { label: string; low: number; high: number; unit: string; whole: boolean },
+  {
+    label,
+    low,
+    high,
+    unit,
+    whole,
+  }: { label: string; low: number; high: number; unit: string; whole: boolean },
 ): string | null {
   const range = `${shown(low)} to ${shown(high)}${unit && ` ${unit}`}`;
   if (text.trim() === '') return `${label}: write a number, ${range}`;

@@ -7,7 +7,9 @@ import styles from './rating-field.module.css';
 /** The words of the nearest anchor of a scale. */
 export function anchorWords({ anchors }: RatingScale, value: number): string {
   const points = [0, 3, 5, 8, 10] as const;
-  const nearest = points.reduce((best, point) => (Math.abs(point - value) < Math.abs(best - value) ? point : best));
+  const nearest = points.reduce((best, point) =>
+    Math.abs(point - value) < Math.abs(best - value) ? point : best,
+  );
   return anchors[nearest];
 }
 

@@ -60,7 +60,9 @@ export function Ribbon({ blocks, readyMs, days, timeZone, setLabel, nowMs, worn 
               <span className={styles.day}>{isNewDay ? dayOfBlock(block) : ''}</span>
               <span className={styles.label}>{blockLabel(block, setLabel)}</span>
               <span className={styles.bar}>
-                {isNow && <span className={styles.now} style={{ left: `${100 * share}%` }} aria-label="now" />}
+                {isNow && (
+                  <span className={styles.now} style={{ left: `${100 * share}%` }} aria-label="now" />
+                )}
               </span>
               <span className={styles.time}>
                 {formatClock(block.startMs, timeZone)} · {lasts(block)}

@@ -30,4 +30,6 @@ export function LinkCard({
 }
 
 /** Cards side by side, as many as fit. */
-export const Cards = ({ children }: { children: ReactNode }) => <div className={styles.cards}>{children}</div>;
+export const Cards = ({ children }: { children: ReactNode }) => (
+  <div className={styles.cards}>{children}</div>
+);

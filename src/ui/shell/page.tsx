@@ -2,7 +2,17 @@ import type { ReactNode } from 'react';
 import styles from './page.module.css';
 
 /** A place that reads from top to bottom: its title, what can be done, and the work. */
-export function Page({ title, lead, action, children }: { title: ReactNode; lead?: ReactNode; action?: ReactNode; children: ReactNode }) {
+export function Page({
+  title,
+  lead,
+  action,
+  children,
+}: {
+  title: ReactNode;
+  lead?: ReactNode;
+  action?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <div className={styles.page}>
       <header className={styles.head}>

@@ -12,7 +12,14 @@ export default async function Page({ params }: { params: Promise<{ setId: string
   const { set, view, drawn, timeZone, nowMs } = loaded;
   return (
     <main>
-      <ChairDesk key={set.id} set={chairSetOf(set, view)} view={view} drawn={drawn} timeZone={timeZone} nowMs={nowMs} />
+      <ChairDesk
+        key={set.id}
+        set={chairSetOf(set, view)}
+        view={view}
+        drawn={drawn}
+        timeZone={timeZone}
+        nowMs={nowMs}
+      />
     </main>
   );
 }

@@ -14,7 +14,13 @@ const METHODS = DRYING_METHOD_IDS.map((id) => ({ value: id, label: dryingMethods
 const MOST_STEPS = 6;
 
 /** The drying steps in order; the last goes on until everything is dry. */
-export function DryingSteps({ steps, onChange }: { steps: DraftDrying; onChange: (steps: DraftDrying) => void }) {
+export function DryingSteps({
+  steps,
+  onChange,
+}: {
+  steps: DraftDrying;
+  onChange: (steps: DraftDrying) => void;
+}) {
   const change = (at: number, step: Partial<DraftDrying[number]>) =>
     onChange(steps.map((own, i) => (i === at ? { ...own, ...step } : own)));
   return (
@@ -41,7 +47,11 @@ export function DryingSteps({ steps, onChange }: { steps: DraftDrying; onChange:
             onCommit={(hours) => change(i, { hours })}
           />
           {steps.length > 1 && (
-            <IconButton size="small" aria-label={`Leave out step ${i + 1}`} onClick={() => onChange(steps.filter((_, j) => j !== i))}>
+            <IconButton
+              size="small"
+              aria-label={`Leave out step ${i + 1}`}
+              onClick={() => onChange(steps.filter((_, j) => j !== i))}
+            >
               <CloseIcon width={18} height={18} />
             </IconButton>
           )}
@@ -50,7 +60,9 @@ export function DryingSteps({ steps, onChange }: { steps: DraftDrying; onChange:
       {steps.length < MOST_STEPS && (
         <Button
           size="small"
-          onClick={() => onChange([...steps, { method: 'hood-hot', hours: dryingMethods['hood-hot'].usualHours }])}
+          onClick={() =>
+            onChange([...steps, { method: 'hood-hot', hours: dryingMethods['hood-hot'].usualHours }])
+          }
         >
           Add a step
         </Button>

@@ -28,7 +28,11 @@ export function Layers({ layers, productIds, shelf, doses, onChange }: LayersPro
     );
   const add = (value: string) => {
     const product = shelf.find((p) => p.id === value);
-    const layer = product ? layerOf(product) : ROLE_IDS.includes(value as never) ? { role: value as never } : null;
+    const layer = product
+      ? layerOf(product)
+      : ROLE_IDS.includes(value as never)
+        ? { role: value as never }
+        : null;
     if (layer) onChange([...layers, layer], [...productIds, product?.id ?? null]);
   };
   return (
@@ -45,7 +49,12 @@ export function Layers({ layers, productIds, shelf, doses, onChange }: LayersPro
                   {doses[i] ? `, ${formatMass(doses[i].grams, units)} for the head` : ''}
                 </span>
               </span>
-              <IconButton size="small" aria-label={`${name}: earlier`} disabled={i === 0} onClick={() => move(i, i - 1)}>
+              <IconButton
+                size="small"
+                aria-label={`${name}: earlier`}
+                disabled={i === 0}
+                onClick={() => move(i, i - 1)}
+              >
                 <UpIcon width={18} height={18} />
               </IconButton>
               <IconButton
@@ -88,8 +97,8 @@ export function Layers({ layers, productIds, shelf, doses, onChange }: LayersPro
         </label>
       )}
       <p className={styles.schools}>
-        Two schools: leave-in, cream, then oil; or leave-in, oil, then cream. Never oil first, it seals in whatever is
-        under it.
+        Two schools: leave-in, cream, then oil; or leave-in, oil, then cream. Never oil first, it seals in
+        whatever is under it.
       </p>
       {layers.length > 1 && layers[0] && productRoles[layers[0].role].isSealant && (
         <Button size="small" onClick={() => move(0, layers.length - 1)}>

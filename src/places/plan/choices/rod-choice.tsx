@@ -23,7 +23,9 @@ export function RodChoice({
   onChange: (tool: DraftTool) => void;
 }) {
   const { units } = useUnits();
-  const chosen = rods.find((rod) => rod.diameterMm === tool?.diameterMm && rod.workingLengthMm === tool?.workingLengthMm);
+  const chosen = rods.find(
+    (rod) => rod.diameterMm === tool?.diameterMm && rod.workingLengthMm === tool?.workingLengthMm,
+  );
   const fit = plan?.tool;
   return (
     <>

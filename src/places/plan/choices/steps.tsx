@@ -1,7 +1,12 @@
 'use client';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { endsMethods, rootMethods, type EndsMethodId, type RootMethodId } from '@/core/coefficients/root-and-ends';
+import {
+  endsMethods,
+  rootMethods,
+  type EndsMethodId,
+  type RootMethodId,
+} from '@/core/coefficients/root-and-ends';
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
 import { dryingMethods } from '@/core/drying-methods';
@@ -33,8 +38,12 @@ interface StepContext extends PlanChoicesProps {
 
 type PlanStep = (context: StepContext) => ThreadStep | null;
 
-const options = <K extends string>(ids: readonly K[], table: Readonly<Record<K, { readonly label: string }>>) =>
-  ids.map((id) => ({ value: id, label: table[id].label }));
+const options = <K extends string>(
+  ids: readonly K[],
+  table: Readonly<Record<K, { readonly label: string }>>,
+) => ids.map((id) => ({ value: id, label: table[id].label }));
+
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 const look: PlanStep = ({ set, technique, rods, changeBrief }) => ({
   id: 'look',
@@ -76,7 +85,9 @@ const layers: PlanStep = ({ content, plan, products, brief, set, onChange, chang
   return {
     id: 'layers',
     title: 'Layers, in order',
-    answer: own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ') || 'nothing on it',
+    answer:
+      sentence(own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ')) ||
+      'Nothing on it',
     note: named.join(', '),
     body: (
       <>
@@ -127,8 +138,17 @@ const rod: PlanStep = ({ set, technique, rods, plan, units, changeSet }) =>
         id: 'rod',
         title: 'Rod',
         answer: set.tool ? formatDiameter(set.tool.diameterMm, units) : 'none yet',
-        note: plan?.tool && `${Math.round(plan.tool.turns * 2) / 2} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
-        body: <RodChoice tool={set.tool ?? null} rods={rods} plan={plan} onChange={(tool) => changeSet({ tool })} />,
+        note:
+          plan?.tool &&
+          `${Math.round(plan.tool.turns * 2) / 2} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
+        body: (
+          <RodChoice
+            tool={set.tool ?? null}
+            rods={rods}
+            plan={plan}
+            onChange={(tool) => changeSet({ tool })}
+          />
+        ),
       };
 
 const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
@@ -138,7 +158,7 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
   return {
     id: 'roots',
     title: 'Roots and ends',
-    answer: phrase.charAt(0).toUpperCase() + phrase.slice(1),
+    answer: sentence(phrase),
     body: (
       <>
         <SelectField
@@ -268,11 +288,7 @@ const readyBy: PlanStep = ({ brief, changeBrief }) => ({
     <DateTimeField
       label="Ready by"
       value={brief.wearBy?.slice(0, 16) ?? ''}
-      onCommit={(wearBy) => {
-        if (wearBy !== null) return changeBrief({ wearBy });
-        const { wearBy: _left, ...rest } = brief;
-        changeBrief({ ...rest, wearBy: undefined });
-      }}
+      onCommit={(wearBy) => changeBrief({ wearBy: wearBy ?? undefined })}
     />
   ),
 });

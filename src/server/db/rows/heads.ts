@@ -123,7 +123,9 @@ export async function createHead(
   nowMs: number,
 ): Promise<string> {
   const id = newId(nowMs);
-  await tx.insert(heads).values({ id, studioId, ...card, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
+  await tx
+    .insert(heads)
+    .values({ id, studioId, ...card, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
   await addMeasurement(tx, studioId, id, measured, nowMs);
   return id;
 }
@@ -168,6 +170,7 @@ export async function updateHead(
     .update(heads)
     .set({ ...card, revision: revision + 1, updatedAtMs: nowMs })
     .where(and(eq(heads.studioId, studioId), eq(heads.id, id)));
-  if (!sameMeasure(before.measurement.head, measured)) await addMeasurement(tx, studioId, id, measured, nowMs);
+  if (!sameMeasure(before.measurement.head, measured))
+    await addMeasurement(tx, studioId, id, measured, nowMs);
   return revision + 1;
 }

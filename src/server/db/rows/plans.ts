@@ -62,7 +62,9 @@ export async function createPlan(
   nowMs: number,
 ): Promise<string> {
   const id = newId(nowMs);
-  await tx.insert(plans).values({ id, studioId, ...plan, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
+  await tx
+    .insert(plans)
+    .values({ id, studioId, ...plan, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
   return id;
 }
 
@@ -90,7 +92,12 @@ export async function savePlan(
 }
 
 /** Marks a plan as a draft, as the one chosen, or as carried out. */
-export const setPlanStatus = async (tx: Tx, studioId: string, id: string, status: PlanStatus): Promise<void> => {
+export const setPlanStatus = async (
+  tx: Tx,
+  studioId: string,
+  id: string,
+  status: PlanStatus,
+): Promise<void> => {
   await tx
     .update(plans)
     .set({ status })

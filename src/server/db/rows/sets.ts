@@ -231,7 +231,8 @@ export async function saveWearDay(
 ): Promise<void> {
   const set = await requireSet(tx, studioId, setId);
   if (set.takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
-  if (entry.day < 0) throw invalid('date', 'that day is before the takedown; choose the takedown day or later');
+  if (entry.day < 0)
+    throw invalid('date', 'that day is before the takedown; choose the takedown day or later');
   if (entry.day > 90) throw invalid('date', 'that day is more than 90 days after the takedown');
   const before = set.wearDays.find((day) => day.day === entry.day);
   if ((before?.revision ?? 0) !== entry.revision) throw new AppError('conflict');
@@ -257,7 +258,8 @@ export async function endSet(
   const set = await requireSet(tx, studioId, setId);
   if (set.takenDownAtMs === null) throw invalid('lastGoodDay', 'this set has not been taken down yet');
   if (set.endedAtMs !== null) throw invalid('lastGoodDay', 'this style is already given up');
-  if (outcome.lastGoodDay < 0) throw invalid('lastGoodDay', 'the last good day cannot be before the takedown');
+  if (outcome.lastGoodDay < 0)
+    throw invalid('lastGoodDay', 'the last good day cannot be before the takedown');
   await tx.insert(outcomes).values({ ...outcome, studioId, setId, createdAtMs: nowMs });
   await tx
     .update(sets)

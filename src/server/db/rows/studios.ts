@@ -22,4 +22,9 @@ export async function createStudio(
 
 /** Whether the database answers. */
 export const databaseAnswers = async (reader: Reader): Promise<boolean> =>
-  (await reader.select({ one: sql<number>`1` }).from(studios).limit(1)).length >= 0;
+  (
+    await reader
+      .select({ one: sql<number>`1` })
+      .from(studios)
+      .limit(1)
+  ).length >= 0;

@@ -1,0 +1,252 @@
+import { Temporal } from 'temporal-polyfill';
+import type { BriefInput } from '@/core/formats/brief';
+import { readBrief } from '@/core/formats/read-brief';
+import { answerView } from '@/core/plan/answer-view';
+import { MODEL_VERSION } from '@/core/plan/forecast';
+import type { RunEvent } from '@/core/run/run-state';
+import { clamp } from '@/core/units/clamp';
+import type { DraftBrief } from '@/places/plan/plan-content';
+import type { Database, Tx } from '@/server/db/client';
+import { newId } from '@/server/db/id';
+import { createHead, findHead } from '@/server/db/rows/heads';
+import { createPlan } from '@/server/db/rows/plans';
+import { addCheck, addEvents, endSet, saveWearDay, startSet } from '@/server/db/rows/sets';
+import { createStudio, firstStudio, type Studio } from '@/server/db/rows/studios';
+import { products as productsTable, studios, tools as toolsTable } from '@/server/db/schema';
+import { eq } from 'drizzle-orm';
+import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
+import { HEADS, PRODUCTS, RODS, STUDIO, type DemoHeadId, type DemoProduct } from './world';
+
+const MINUTE = 60_000;
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+type HeadIds = Readonly<Record<DemoHeadId, string>>;
+type ProductIds = Readonly<Record<DemoProduct, string>>;
+
+const localTime = (ms: number) =>
+  Temporal.Instant.fromEpochMilliseconds(ms)
+    .toZonedDateTimeISO(STUDIO.timeZone)
+    .toPlainDateTime()
+    .toString({ smallestUnit: 'minute' });
+
+/** An hour of the clock on the day that a moment falls on. */
+const atHour = (ms: number, hour: number) =>
+  Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(STUDIO.timeZone).withPlainTime({ hour })
+    .epochMilliseconds;
+
+const toHalf = (value: number) => Math.round(clamp(value, 0, 10) * 2) / 2;
+
+function layersOf(keys: readonly DemoProduct[]): NonNullable<DraftBrief['set']['layers']> {
+  return keys.map((key) => {
+    const product = PRODUCTS.find((own) => own.key === key)!;
+    return {
+      role: product.role,
+      waterShare: product.waterShare,
+      weight: product.weight,
+      ...(product.hold === null ? {} : { hold: product.hold }),
+    };
+  });
+}
+
+function briefOf(head: DemoHeadId, told: Omit<DemoSet, 'daysAgo'>, wearBy: string | undefined): BriefInput {
+  return {
+    format: 'keen-spiral/brief',
+    version: 1,
+    head: HEADS[head].measured,
+    set: { ...told.set, layers: layersOf(told.products) },
+    drying: told.drying,
+    room: { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 11, ...told.room },
+    wear: { night: 'gather-and-bonnet', separations: 2, fluffing: 1, hands: 'oiled', ...told.wear },
+    ...(wearBy ? { wearBy } : {}),
+    timeZone: STUDIO.timeZone,
+  };
+}
+
+/** Puts one told set into the database: events at the chair, checks, takedown, diary and outcome. */
+async function tellSet(
+  tx: Tx,
+  studioId: string,
+  told: Omit<DemoSet, 'daysAgo'>,
+  headIds: HeadIds,
+  startedAtMs: number,
+  wearByMs: number | undefined,
+): Promise<void> {
+  const brief = briefOf(told.head, told, wearByMs === undefined ? undefined : localTime(wearByMs));
+  const answer = answerView(brief, null);
+  if (!answer.ok)
+    throw new Error(`demo set “${told.title}”: ${answer.errors.map((e) => e.message).join('; ')}`);
+  const { view } = answer.value;
+  const head = await findHead(tx, studioId, headIds[told.head]);
+  const setId = await startSet(
+    tx,
+    studioId,
+    {
+      headId: headIds[told.head],
+      planId: null,
+      measurementId: head!.measurement.id,
+      title: told.title,
+      brief,
+      forecast: view.plan,
+      modelVersion: MODEL_VERSION,
+      sections: view.plan.sections.map(({ number, zone, side, areaCm2, hairCount }, i) => ({
+        number,
+        zone,
+        side,
+        areaCm2,
+        hairCount,
+        plannedMin: view.sectionMin[i]!,
+      })),
+    },
+    startedAtMs,
+  );
+  const event = (
+    kind: RunEvent['kind'],
+    atMs: number,
+    sectionNumber: number | null = null,
+    note: string | null = null,
+  ) => ({
+    id: newId(atMs),
+    kind,
+    atMs: Math.round(atMs),
+    sectionNumber,
+    note,
+  });
+  const events: RunEvent[] = (told.notes ?? []).map((note, i) =>
+    event('note', startedAtMs + (20 + i) * MINUTE, null, note),
+  );
+  let at = startedAtMs;
+  view.sectionMin.forEach((min, i) => {
+    // A hand is never even: every third section takes a little longer, made up for after.
+    at += min * told.pace * (1 + [0, 0.18, -0.18][i % 3]!) * MINUTE;
+    events.push(event('section-done', at, i + 1));
+  });
+  const installedAtMs = Math.round(at);
+  const takenDownAtMs = told.takenDownAfterH === null ? null : installedAtMs + told.takenDownAfterH * HOUR;
+  await addEvents(tx, studioId, setId, events);
+  for (const check of told.checks) {
+    const atMs = Math.round(installedAtMs + check.afterH * HOUR);
+    await addCheck(tx, studioId, setId, {
+      id: newId(atMs),
+      sectionNumber: check.section,
+      level: check.level,
+      feel: check.feel,
+      atMs,
+    });
+  }
+  if (takenDownAtMs === null) return;
+  await addEvents(tx, studioId, setId, [
+    event('taken-down', takenDownAtMs, null, told.takedownReason ?? null),
+  ]);
+  for (const [day, [definition, frizz, note]] of told.diary.entries()) {
+    const expected = view.byDay[Math.min(day, view.byDay.length - 1)]!;
+    await saveWearDay(
+      tx,
+      studioId,
+      setId,
+      {
+        day,
+        definition: toHalf(expected.definition + definition),
+        frizz: toHalf(expected.frizz + frizz),
+        volume: toHalf(expected.volume),
+        moisture: toHalf(7.5 - 0.6 * day),
+        shine: toHalf(7 - 0.7 * day),
+        night: brief.wear?.night ?? 'gather-and-bonnet',
+        visibleLengthCm:
+          day === 0 ? Math.round((view.plan.result.visibleLengthCm.crown ?? 10) * 2) / 2 : null,
+        note: note ?? '',
+        revision: 0,
+      },
+      Math.round(takenDownAtMs + day * DAY),
+    );
+  }
+  if (told.outcome) {
+    const endedAtMs = Math.round(takenDownAtMs + (told.outcome.lastGoodDay + 0.5) * DAY);
+    await endSet(tx, studioId, setId, told.outcome, endedAtMs);
+  }
+}
+
+async function demoStudio(tx: Tx, nowMs: number): Promise<Studio> {
+  const existing = await firstStudio(tx);
+  if (!existing) return createStudio(tx, STUDIO, nowMs);
+  await tx.update(studios).set(STUDIO).where(eq(studios.id, existing.id));
+  return { ...existing, ...STUDIO };
+}
+
+/** Fills an empty database with the demo studio. Times are counted from `nowMs`. */
+export async function seedDemo({ write }: Database, nowMs: number): Promise<void> {
+  await write(async (tx) => {
+    const { id: studioId } = await demoStudio(tx, nowMs);
+    const longAgo = nowMs - 200 * DAY;
+    const headIds = {} as Record<DemoHeadId, string>;
+    for (const [key, head] of Object.entries(HEADS) as [DemoHeadId, (typeof HEADS)[DemoHeadId]][]) {
+      headIds[key] = await createHead(tx, studioId, head.card, head.measured, longAgo);
+    }
+    const productIds = {} as Record<DemoProduct, string>;
+    for (const { key, ...product } of PRODUCTS) {
+      productIds[key] = newId(longAgo);
+      await tx.insert(productsTable).values({ id: productIds[key], studioId, ...product });
+    }
+    for (const rod of RODS) {
+      await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, kind: 'rod', ...rod });
+    }
+    for (const told of DEMO_SETS) {
+      const startedAtMs = atHour(nowMs - told.daysAgo * DAY, 18);
+      await tellSet(tx, studioId, told, headIds, startedAtMs, atHour(startedAtMs + DAY, 9));
+    }
+    await tellDryingNow(tx, studioId, headIds, nowMs);
+    await bookPlan(tx, studioId, headIds, productIds, nowMs);
+  });
+}
+
+async function tellDryingNow(tx: Tx, studioId: string, headIds: HeadIds, nowMs: number) {
+  const answer = answerView(briefOf(DRYING_NOW.head, DRYING_NOW, undefined), null);
+  if (!answer.ok) throw new Error('the drying demo set does not add up');
+  const installMin = answer.value.view.sectionMin.reduce((sum, min) => sum + min, 0) * DRYING_NOW.pace;
+  const installedAtMs = nowMs - DRYING_NOW.finishedHoursAgo * HOUR;
+  const startedAtMs = Math.round(installedAtMs - installMin * MINUTE);
+  await tellSet(tx, studioId, DRYING_NOW, headIds, startedAtMs, atHour(nowMs + DAY, 9));
+}
+
+async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: ProductIds, nowMs: number) {
+  const products = ['leave', 'cream', 'gel'] as const;
+  const head = await findHead(tx, studioId, headIds.amara);
+  const brief = briefOf(
+    'amara',
+    {
+      head: 'amara',
+      title: '',
+      set: {
+        technique: 'two-strand-twist',
+        sections: 18,
+        rootMethod: 'braided',
+        endsMethod: 'finger-coiled',
+        startState: 'damp',
+      },
+      products,
+      drying: [
+        { method: 'bonnet', hours: 8 },
+        { method: 'hood-warm', hours: 1 },
+      ],
+      pace: 1,
+      checks: [],
+      takenDownAfterH: null,
+      diary: [],
+    },
+    localTime(atHour(nowMs + 3 * DAY, 9)),
+  );
+  const content = {
+    title: 'Amara’s birthday set',
+    brief,
+    layerProductIds: products.map((key) => productIds[key]),
+  };
+  // What the desk would refuse must not get in by the back door either.
+  const read = readBrief(brief);
+  if (!read.ok) throw new Error('the booked demo plan does not add up');
+  await createPlan(
+    tx,
+    studioId,
+    { ...content, headId: headIds.amara, measurementId: head!.measurement.id, status: 'chosen' },
+    nowMs,
+  );
+}

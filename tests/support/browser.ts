@@ -1,0 +1,44 @@
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const CHROMIUM = '/usr/bin/chromium';
+
+/** Headless Chromium that talks to nobody but the page under test. */
+export const launchBrowser = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: CHROMIUM,
+    headless: true,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--force-color-profile=srgb',
+    ],
+  });
+
+export const DESK = { width: 1280, height: 800 } as const;
+export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true } as const;
+
+/** A page that collects what goes wrong in it. */
+export async function openPage(
+  browser: Browser,
+  viewport: { width: number; height: number; hasTouch?: boolean; isMobile?: boolean } = DESK,
+  scheme: 'light' | 'dark' = 'light',
+): Promise<{ page: Page; problems: string[] }> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(viewport);
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: scheme },
+    { name: 'prefers-reduced-motion', value: 'reduce' },
+  ]);
+  const problems: string[] = [];
+  page.on('pageerror', (error) => problems.push(`page error: ${String(error)}`));
+  page.on('console', (message) => {
+    if (message.type() === 'error') problems.push(`console: ${message.text()}`);
+  });
+  return { page, problems };
+}

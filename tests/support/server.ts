@@ -1,0 +1,73 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
+import { seedDemo } from '../../scripts/demo/seed';
+
+/** A production server of the app with its own database file. */
+export interface TestServer {
+  readonly origin: string;
+  readonly database: Database;
+  readonly stop: () => Promise<void>;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() =>
+        typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+      );
+    });
+  });
+
+async function answers(origin: string, server: ChildProcess): Promise<void> {
+  for (let i = 0; i < 240; i++) {
+    if (server.exitCode !== null) throw new Error(`the server stopped with ${server.exitCode}`);
+    try {
+      if ((await fetch(`${origin}/api/v1/health`)).ok) return;
+    } catch {
+      // not listening yet
+    }
+    await new Promise((wait) => setTimeout(wait, 250));
+  }
+  throw new Error('the server did not answer within a minute');
+}
+
+/** Starts the built app on a free port, with the demo studio or empty. */
+export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): Promise<TestServer> {
+  const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-'));
+  const url = `file:${join(folder, 'test.db')}`;
+  const database = openDatabase(url);
+  await migrateDatabase(database, url, nowMs);
+  if (data === 'demo') await seedDemo(database, nowMs);
+  const port = await freePort();
+  const server = spawn('node_modules/.bin/next', ['start', '-H', '127.0.0.1', '-p', String(port)], {
+    env: {
+      ...process.env,
+      DATABASE_URL: url,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      LOG_LEVEL: 'error',
+    },
+    stdio: ['ignore', 'ignore', 'inherit'],
+    detached: true,
+  });
+  const origin = `http://127.0.0.1:${port}`;
+  await answers(origin, server);
+  return {
+    origin,
+    database,
+    stop: async () => {
+      const gone = new Promise((resolve) => server.once('exit', resolve));
+      if (server.pid) process.kill(-server.pid, 'SIGTERM');
+      await gone;
+      database.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
