@@ -84,6 +84,12 @@ export const formatDay = (ms: number, timeZone: string): string =>
     .format(ms)
     .replace(',', '');
 
+/** A wall-clock time of the studio as kept in a brief: "Sat 13 Mar, 09:00". */
+export function formatLocalTime(local: string): string {
+  const ms = Date.parse(`${local.slice(0, 16)}Z`);
+  return `${formatDay(ms, 'UTC')}, ${formatClock(ms, 'UTC')}`;
+}
+
 /** Weekday alone. */
 export const formatWeekday = (ms: number, timeZone: string): string =>
   new Intl.DateTimeFormat(LOCALE, { weekday: 'short', timeZone }).format(ms);

@@ -1,6 +1,7 @@
 import type { Zone } from '../hair/zone';
 import type { ChartPoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
+import { polygonCentroid } from '../sphere/polygon';
 import type { Layout } from './brick-layout';
 import { visualCentre } from './visual-centre';
 import { zoneOutlines } from './zone-outlines';
@@ -61,11 +62,7 @@ export function drawZones(): DrawnSection[] {
   const outlines = zoneOutlines();
   return (Object.keys(outlines) as Zone[]).map((zone, i) => {
     const outline = outlines[zone];
-    const centroid = {
-      x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
-      y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
-    };
-    const centre = visualCentre(outline, centroid);
+    const centre = visualCentre(outline, polygonCentroid(outline));
     return {
       number: i + 1,
       zone,

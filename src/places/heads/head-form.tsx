@@ -2,7 +2,6 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -25,6 +24,7 @@ import { saveHead } from './actions';
 import { CONDITION_LABEL } from './condition-labels';
 import type { HeadCardInput } from './head-input';
 import styles from './head-form.module.css';
+import { LinkButton } from '@/ui/shell/link-button';
 
 export interface HeadFormValues extends HeadCardInput {
   readonly circumferenceCm: number | null;
@@ -399,9 +399,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
         <Button type="submit" variant="contained" disabled={busy}>
           Keep this head
         </Button>
-        <Button component={Link} href={id ? `/heads/${id}` : '/heads'}>
-          Leave
-        </Button>
+        <LinkButton href={id ? `/heads/${id}` : '/heads'}>Leave</LinkButton>
       </footer>
     </form>
   );

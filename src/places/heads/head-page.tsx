@@ -1,5 +1,4 @@
 'use client';
-import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { POROSITY } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
@@ -14,15 +13,15 @@ import { sectionsLabel } from '../plan/plan-content';
 import { CONDITION_LABEL } from './condition-labels';
 import styles from './head-page.module.css';
 import type { loadHead } from './queries';
+import { LinkButton } from '@/ui/shell/link-button';
 
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadHead>>>;
 
 const ZONE_MAP = drawZones();
-const DAY_MS = 86_400_000;
 
 const stageOf = (set: Loaded['sets'][number]) =>
   set.endedAtMs !== null
-    ? `worn ${formatDays((set.endedAtMs - (set.takenDownAtMs ?? set.endedAtMs)) / DAY_MS)}`
+    ? `lasted ${formatDays(set.lastGoodDay ?? 0)}`
     : set.takenDownAtMs !== null
       ? 'being worn'
       : set.installedAtMs !== null
@@ -60,9 +59,9 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
       lead={head.description}
       action={
         <span className={styles.actions}>
-          <Button component={Link} href={`/heads/${head.id}/edit`} variant="outlined">
+          <LinkButton href={`/heads/${head.id}/edit`} variant="outlined">
             Measure or edit
-          </Button>
+          </LinkButton>
           <NewPlanButton headId={head.id} label="Plan a set" />
         </span>
       }

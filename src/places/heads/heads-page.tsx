@@ -1,17 +1,16 @@
-import Button from '@mui/material/Button';
-import Link from 'next/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
 import { LengthRange } from './length-range';
 import type { loadHeads } from './queries';
+import { LinkButton } from '@/ui/shell/link-button';
 
 /** Every head, and the way to a new one. */
 export function HeadsPage({ heads }: Awaited<ReturnType<typeof loadHeads>>) {
   const add = (
-    <Button component={Link} href="/heads/new" variant="contained">
+    <LinkButton href="/heads/new" variant="contained">
       New head
-    </Button>
+    </LinkButton>
   );
   return (
     <Page title="Heads" lead="Who you set, and how their hair is." action={heads.length > 0 && add}>

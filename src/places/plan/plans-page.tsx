@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
+import { formatLocalTime } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { NewPlanButton } from './new-plan-button';
@@ -30,11 +31,7 @@ export function PlansPage({ plans, heads }: Loaded) {
               <p>
                 {plan.headName}, {sectionsLabel(plan.brief.set)}
               </p>
-              <p>
-                {plan.brief.wearBy
-                  ? `ready by ${plan.brief.wearBy.slice(0, 16).replace('T', ', ')}`
-                  : 'no time set'}
-              </p>
+              <p>{plan.brief.wearBy ? `ready by ${formatLocalTime(plan.brief.wearBy)}` : 'no time set'}</p>
             </LinkCard>
           ))}
         </Cards>

@@ -1,7 +1,5 @@
 'use client';
-import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { runState } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
@@ -21,6 +19,7 @@ import { sectionsLabel } from '../plan/plan-content';
 import type { loadWear } from '../wear/queries';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
 import styles from './set-page.module.css';
+import { LinkButton } from '@/ui/shell/link-button';
 
 const WearChart = dynamic(() => import('@/ui/charts/wear-chart').then((module) => module.WearChart), {
   ssr: false,
@@ -82,13 +81,12 @@ export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
       title={`${set.headName}, ${sectionsLabel(set.brief.set)}`}
       lead={`${set.title}, begun ${formatDay(set.startedAtMs, timeZone)}, ${formatClock(set.startedAtMs, timeZone)}`}
       action={
-        <Button
-          component={Link}
+        <LinkButton
           variant="outlined"
           href={set.takenDownAtMs === null ? `/chair/${set.id}` : `/wear/${set.id}`}
         >
           {set.takenDownAtMs === null ? 'To the chair' : 'Days of wear'}
-        </Button>
+        </LinkButton>
       }
     >
       <div className={styles.columns}>

@@ -1,5 +1,3 @@
-import Button from '@mui/material/Button';
-import Link from 'next/link';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatAboutClock, formatClock, formatDay, formatPercent } from '@/ui/format';
@@ -10,6 +8,7 @@ import { wornDay } from '../wear/worn-day';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
 import styles from './today-page.module.css';
+import { LinkButton } from '@/ui/shell/link-button';
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
@@ -29,9 +28,9 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               : 'Start by measuring a head: six lengths, the coil, the strand. Then plan its first set.'
           }
           action={
-            <Button component={Link} variant="contained" href={today.hasHeads ? '/plan' : '/heads/new'}>
+            <LinkButton variant="contained" href={today.hasHeads ? '/plan' : '/heads/new'}>
               {today.hasHeads ? 'Plan a set' : 'Measure a head'}
-            </Button>
+            </LinkButton>
           }
         />
       )}

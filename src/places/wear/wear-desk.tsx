@@ -20,6 +20,7 @@ import type { loadWear } from './queries';
 import { dateOfDay, wornDay } from './worn-day';
 import styles from './wear-desk.module.css';
 import { WearStrip } from './wear-strip';
+import { LinkButton } from '@/ui/shell/link-button';
 
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadWear>>>;
 type Day = Loaded['set']['wearDays'][number];
@@ -110,9 +111,9 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
       title={set.headName}
       lead={`${sectionsLabel(set.brief.set)}, taken down ${formatDay(takenDownAtMs, timeZone)}. Forecast: ${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}.`}
       action={
-        <Button component={Link} href={`/sets/${set.id}`} variant="outlined">
+        <LinkButton href={`/sets/${set.id}`} variant="outlined">
           Forecast and outcome
-        </Button>
+        </LinkButton>
       }
     >
       <WearStrip

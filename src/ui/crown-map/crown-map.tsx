@@ -82,7 +82,7 @@ export function CrownMap(props: CrownMapProps) {
     >
       <defs>
         <radialGradient id={`${id}light`} cx="50%" cy="46%" r="62%">
-          <stop offset="0" stopColor="#fffaf0" stopOpacity="0.7" />
+          <stop offset="0" stopColor="#fffaf0" stopOpacity="0.45" />
           <stop offset="0.6" stopColor="#fffaf0" stopOpacity="0.1" />
           <stop offset="1" stopColor="#3a2218" stopOpacity="0.14" />
         </radialGradient>

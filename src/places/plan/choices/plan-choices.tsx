@@ -1,19 +1,10 @@
 'use client';
 import { useState } from 'react';
-import type { PlanFile } from '@/core/formats/plan-file';
 import { techniqueOf } from '@/core/techniques';
 import { useUnits } from '@/ui/units-context';
-import type { PlanContent, ShelfProduct, ShelfRod } from '../plan-content';
+import type { PlanChoicesProps } from './plan-choices-props';
 import { PLAN_STEPS } from './steps';
 import { Thread, type ThreadStep } from './thread';
-
-export interface PlanChoicesProps {
-  readonly content: PlanContent;
-  readonly plan: PlanFile | null;
-  readonly products: readonly ShelfProduct[];
-  readonly rods: readonly ShelfRod[];
-  readonly onChange: (content: PlanContent) => void;
-}
 
 /** Everything a plan decides, in the order of the work. */
 export function PlanChoices(props: PlanChoicesProps) {

@@ -19,11 +19,18 @@ import { DateTimeField } from '@/ui/fields/date-time-field';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { TemperatureField } from '@/ui/fields/temperature-field';
-import { formatArea, formatDiameter, formatHours, formatTemperature, type UnitSystem } from '@/ui/format';
+import {
+  formatArea,
+  formatDiameter,
+  formatHours,
+  formatLocalTime,
+  formatTemperature,
+  type UnitSystem,
+} from '@/ui/format';
 import { layerName, sectionsLabel, withTechnique, type DraftBrief, type DraftSet } from '../plan-content';
 import { DryingSteps } from './drying-steps';
 import { Layers } from './layers';
-import type { PlanChoicesProps } from './plan-choices';
+import type { PlanChoicesProps } from './plan-choices-props';
 import { RodChoice } from './rod-choice';
 import type { ThreadStep } from './thread';
 
@@ -282,7 +289,7 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
 const readyBy: PlanStep = ({ brief, changeBrief }) => ({
   id: 'ready',
   title: 'Ready by',
-  answer: brief.wearBy ? brief.wearBy.slice(0, 16).replace('T', ', ') : 'no time set',
+  answer: brief.wearBy ? formatLocalTime(brief.wearBy) : 'No time set',
   note: brief.wearBy ? null : 'set one to see when to start',
   body: (
     <DateTimeField

@@ -34,6 +34,8 @@ export interface SetListing {
   readonly installedAtMs: number | null;
   readonly takenDownAtMs: number | null;
   readonly endedAtMs: number | null;
+  /** Last day it was still good; null while it is worn. */
+  readonly lastGoodDay: number | null;
 }
 
 /** A set with everything that happened to it. */
@@ -60,6 +62,7 @@ const listing = {
   installedAtMs: sets.installedAtMs,
   takenDownAtMs: sets.takenDownAtMs,
   endedAtMs: sets.endedAtMs,
+  lastGoodDay: outcomes.lastGoodDay,
 };
 
 /** Sets by where they stand: in the chair or drying, being worn, or over. Newest first. */
@@ -79,6 +82,7 @@ export function listSets(
     .select(listing)
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
+    .leftJoin(outcomes, eq(outcomes.setId, sets.id))
     .where(and(eq(sets.studioId, studioId), at, headId ? eq(sets.headId, headId) : undefined))
     .orderBy(desc(sets.startedAtMs));
 }
@@ -104,6 +108,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
     .select({ ...listing, planId: sets.planId, modelVersion: sets.modelVersion })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
+    .leftJoin(outcomes, eq(outcomes.setId, sets.id))
     .where(and(eq(sets.studioId, studioId), eq(sets.id, id)));
   if (!row) return null;
   const [sections, events, checks, days, [outcome]] = await Promise.all([
