@@ -47,7 +47,8 @@ export function humidityRatio(temperatureC: number, relativeHumidity: number): n
 }
 
 /**
- * Thermodynamic wet-bulb temperature, °C, by bisection on the ASHRAE energy balance.
+ * Thermodynamic wet-bulb temperature, °C, by bisection on the ASHRAE energy balance over liquid water
+ * (also below 0 °C: the water in hair does not freeze there).
  *
  * @param ratio humidity ratio, kg/kg
  */

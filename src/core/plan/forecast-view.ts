@@ -4,9 +4,11 @@ import type { TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { ScheduleBlock } from '../schedule/backward';
+import type { Bundle } from '../techniques/bundle';
 import type { Look } from '../wear/look';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
 import type { Forecast, WearDayForecast } from './forecast';
+import type { SectionPlan } from './section-forecasts';
 
 /** What the screens show of a forecast, as plain data that crosses to a worker and back. */
 export interface ForecastView {
@@ -24,6 +26,18 @@ export interface ForecastView {
   readonly blocks: readonly ScheduleBlock[];
   readonly dryingWindowH: number | null;
   readonly prepMin: number;
+  /** The section that fills its rod most; null without rods. */
+  readonly fullestBundle: Bundle | null;
+}
+
+function fullestBundle(sections: readonly SectionPlan[]): Bundle | null {
+  const onRods = sections.filter((section) => section.form.fit !== null);
+  return (
+    onRods.reduce<SectionPlan | null>(
+      (fullest, own) => (fullest && fullest.form.fit!.fill >= own.form.fit!.fill ? fullest : own),
+      null,
+    )?.bundle ?? null
+  );
 }
 
 /** Boils a forecast down to what is shown. */
@@ -49,5 +63,6 @@ export function forecastView(forecast: Forecast): ForecastView {
     blocks: forecast.schedule?.blocks ?? [],
     dryingWindowH: forecast.schedule?.dryingWindowH ?? null,
     prepMin: forecast.prepMin,
+    fullestBundle: fullestBundle(forecast.sections),
   };
 }

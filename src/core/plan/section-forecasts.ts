@@ -3,6 +3,7 @@ import { scalpAreaCm2, strandAreaMm2 } from '../hair/head';
 import type { Zone } from '../hair/zone';
 import { sectionInstallMin, sectionSeparateMin, sectionTakedownMin } from '../hands-on/install-time';
 import type { Layout } from '../parting/brick-layout';
+import type { Bundle } from '../techniques/bundle';
 import type { SetForm } from '../techniques/technique';
 import { techniqueOf } from '../techniques';
 import type { Brief } from './brief';
@@ -16,6 +17,7 @@ export interface SectionPlan {
   readonly hairCount: number;
   readonly lengthCm: number;
   readonly dryMassG: number;
+  readonly bundle: Bundle;
   readonly form: SetForm;
   /** Minutes at the brief's pace. */
   readonly installMin: number;
@@ -46,6 +48,7 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       hairCount,
       lengthCm,
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
+      bundle,
       form: technique.form(bundle, set.tool),
       installMin: brief.pace * sectionInstallMin(one),
       takedownMin: brief.pace * sectionTakedownMin(one),

@@ -197,6 +197,7 @@ export function PlanDesk(props: PlanDeskProps) {
         <PlanChoices
           content={content}
           plan={plan}
+          fullestBundle={live.answer?.view.fullestBundle ?? null}
           products={props.products}
           rods={props.rods}
           onChange={edit}

@@ -1,5 +1,8 @@
 'use client';
+import Button from '@mui/material/Button';
 import type { PlanFile } from '@/core/formats/plan-file';
+import { nextRodUp } from '@/core/techniques/rod-fit';
+import type { Bundle } from '@/core/techniques/bundle';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { NumberField } from '@/ui/fields/number-field';
 import { formatDiameter } from '@/ui/format';
@@ -15,11 +18,13 @@ export function RodChoice({
   tool,
   rods,
   plan,
+  fullestBundle,
   onChange,
 }: {
   tool: DraftTool | null;
   rods: readonly ShelfRod[];
   plan: PlanFile | null;
+  fullestBundle: Bundle | null;
   onChange: (tool: DraftTool) => void;
 }) {
   const { units } = useUnits();
@@ -27,6 +32,7 @@ export function RodChoice({
     (rod) => rod.diameterMm === tool?.diameterMm && rod.workingLengthMm === tool?.workingLengthMm,
   );
   const fit = plan?.tool;
+  const next = fit && !fit.fits && fullestBundle ? nextRodUp(fullestBundle, rods) : null;
   return (
     <>
       <ChoiceList
@@ -72,6 +78,11 @@ export function RodChoice({
             onCommit={(workingLengthMm) => onChange({ ...tool, workingLengthMm })}
           />
         </>
+      )}
+      {next && (
+        <Button variant="outlined" onClick={() => onChange(toolOf(next))}>
+          Go up to {formatDiameter(next.diameterMm, units)}
+        </Button>
       )}
       {fit && (
         <p className={styles.fit}>

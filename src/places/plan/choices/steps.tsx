@@ -138,7 +138,7 @@ const sections: PlanStep = ({ set, plan, technique, units, changeSet }) => ({
   ),
 });
 
-const rod: PlanStep = ({ set, technique, rods, plan, units, changeSet }) =>
+const rod: PlanStep = ({ set, technique, rods, plan, fullestBundle, units, changeSet }) =>
   technique.tool === null
     ? null
     : {
@@ -153,6 +153,7 @@ const rod: PlanStep = ({ set, technique, rods, plan, units, changeSet }) =>
             tool={set.tool ?? null}
             rods={rods}
             plan={plan}
+            fullestBundle={fullestBundle}
             onChange={(tool) => changeSet({ tool })}
           />
         ),

@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import { normalCdf } from '../stats/normal';
+import { agreedChecks, beliefAfterChecks, type DrynessCheck } from './dryness-checks';
+import {
+  chanceDry,
+  drySpread,
+  hoursForChances,
+  lnTimeSd,
+  priorBelief,
+  type TimesByRate,
+} from './rate-belief';
+import { largestSectionFactor } from './section-classes';
+
+const RATES = [-0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75];
+/** A head whose root dries in `hours` at the usual rate, under one method. */
+const times = (hours: number): TimesByRate => ({
+  lnRates: RATES,
+  hours: RATES.map((x) => hours * Math.exp(-x)),
+});
+const check = (feel: DrynessCheck['feel'], afterH: number, sectionNumber = 1): DrynessCheck => ({
+  sectionNumber,
+  level: 'root',
+  feel,
+  afterH,
+});
+
+describe('how sure a head is dry', () => {
+  it('combines what is not known in squares (JCGM 100:2008)', () => {
+    const sd = Math.hypot(0.127, 0.089, 0.054, 0.044, 0.037, 0.035, 0.022, 0.25);
+    expect(lnTimeSd()).toBeCloseTo(sd, 12);
+  });
+
+  it('is a log-normal about the usual time while nothing was felt', () => {
+    const belief = priorBelief();
+    for (const hours of [5, 8, 10, 14]) {
+      expect(chanceDry(belief, times(8), hours)).toBeCloseTo(normalCdf(Math.log(hours / 8) / lnTimeSd()), 2);
+    }
+    const { p10, p50, p90 } = drySpread(belief, times(8));
+    expect(p50).toBeCloseTo(8, 1);
+    expect(p90 / p50).toBeCloseTo(p50 / p10, 1);
+  });
+
+  it('bends later after damp, earlier after dry, and not at all after cool', () => {
+    const prior = priorBelief();
+    const median = (checks: DrynessCheck[]) =>
+      hoursForChances(
+        beliefAfterChecks(prior, checks, () => times(8)),
+        times(8),
+        [0.5],
+      )[0]!;
+    const usual = median([]);
+    expect(median([check('damp', 8)])).toBeGreaterThan(usual * 1.05);
+    expect(median([check('dry', 6)])).toBeLessThan(usual * 0.95);
+    expect(median([check('cool', 8)])).toBe(usual);
+    expect(median([check('damp', 10)])).toBeGreaterThan(median([check('damp', 6)]));
+  });
+
+  it('narrows when damp and dry enclose the time', () => {
+    const prior = priorBelief();
+    const after = beliefAfterChecks(prior, [check('damp', 9), check('dry', 11)], () => times(8));
+    const width = (b: typeof prior) => Math.log(drySpread(b, times(8)).p90 / drySpread(b, times(8)).p10);
+    expect(width(after)).toBeLessThan(0.7 * width(prior));
+    expect(drySpread(after, times(8)).p50).toBeGreaterThan(8.2);
+  });
+
+  it('takes the same place felt twice as one observation, and a later damp over an earlier dry', () => {
+    expect(agreedChecks([check('damp', 4), check('damp', 6), check('dry', 8), check('dry', 9)])).toEqual({
+      lastDampH: 6,
+      firstDryH: 8,
+    });
+    expect(agreedChecks([check('dry', 5), check('damp', 7)])).toEqual({ lastDampH: 7, firstDryH: null });
+    const prior = priorBelief();
+    const once = beliefAfterChecks(prior, [check('damp', 8)], () => times(8));
+    const twice = beliefAfterChecks(prior, [check('damp', 7), check('damp', 8)], () => times(8));
+    expect(twice).toEqual(once);
+  });
+
+  it('never says more than it knows: one wrong hand cannot rule a time out', () => {
+    const belief = beliefAfterChecks(priorBelief(), [check('damp', 30)], () => times(8));
+    expect(belief.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
+    expect(chanceDry(belief, times(8), 9)).toBeGreaterThan(0.1);
+  });
+
+  it('counts on the largest of hand-parted sections being larger the more there are', () => {
+    expect(largestSectionFactor(1)).toBe(1);
+    expect(largestSectionFactor(2)).toBeGreaterThan(1.05);
+    expect(largestSectionFactor(20)).toBeGreaterThan(largestSectionFactor(5));
+    expect(largestSectionFactor(20)).toBeLessThan(1.5);
+  });
+});

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { aBrief } from '../../../tests/support/briefs';
+import { answerView } from './answer-view';
+import { chancesAt, dryingNow } from './drying-now';
+import { sectionsToFeel } from './sections-to-feel';
+import { layOutDay } from '../schedule/backward';
+import { dryingMethods } from '../drying-methods';
+import { wearDayNumber } from '../wear/wear-day-number';
+
+const answered = answerView(aBrief(), null);
+if (!answered.ok) throw new Error('the usual brief must be readable');
+const { view, drawn } = answered.value;
+const zoneOf = (number: number) => drawn[number - 1]!.zone;
+
+describe('a drying head as it is felt', () => {
+  it('a damp nape moves the whole head and every zone later', () => {
+    const before = dryingNow(view.dryTimes, [], zoneOf);
+    const after = dryingNow(
+      view.dryTimes,
+      [{ sectionNumber: 2, level: 'root', feel: 'damp', afterH: 9 }],
+      zoneOf,
+    );
+    expect(after.dryAfterH.p50).toBeGreaterThan(before.dryAfterH.p50);
+    expect(chancesAt(after, 10).whole).toBeLessThan(chancesAt(before, 10).whole);
+    expect(chancesAt(after, 10).zones.front).toBeLessThan(chancesAt(before, 10).zones.front);
+  });
+
+  it('the whole head is never surer than its slowest zone', () => {
+    const now = dryingNow(view.dryTimes, [], zoneOf);
+    for (const hours of [4, 8, 10, 14]) {
+      const { whole, zones } = chancesAt(now, hours);
+      expect(whole).toBeLessThanOrEqual(Math.min(...Object.values(zones)) + 1e-6);
+    }
+  });
+
+  it('names three sections of the slowest zones, the nape among them', () => {
+    const feel = sectionsToFeel(view.dryTimes, drawn);
+    expect(feel).toHaveLength(3);
+    expect(feel.map(zoneOf)).toContain('nape');
+  });
+
+  it('keeps the layout when only other choices change', () => {
+    const again = answerView(aBrief({ set: { layers: [] } }), answered.value.kept);
+    expect(again.ok && again.value.kept).toBe(answered.value.kept);
+    const other = answerView(aBrief({ set: { sections: 20 } }), answered.value.kept);
+    expect(other.ok && other.value.drawn).toHaveLength(20);
+  });
+});
+
+describe('the day laid out', () => {
+  const parts = {
+    prepMin: 50,
+    installMin: 30,
+    dryingH: 9,
+    drying: [
+      { method: dryingMethods.bonnet, hours: 8 },
+      { method: dryingMethods['hood-hot'], hours: 0.5 },
+    ],
+    takedownMin: 10,
+    separatingMin: 2,
+  };
+  const ready = Date.UTC(2027, 2, 13, 9);
+
+  it('backwards from the pin, the last drying step taking up what is left', () => {
+    const { blocks, dryingWindowH } = layOutDay(parts, ready, null);
+    expect(dryingWindowH).toBeCloseTo(9, 9);
+    expect(blocks.map((block) => block.step)).toEqual([
+      'prep',
+      'install',
+      'dry',
+      'dry',
+      'takedown',
+      'separate',
+    ]);
+    expect((blocks[3]!.endMs - blocks[3]!.startMs) / 3_600_000).toBeCloseTo(1, 9);
+    expect(blocks.at(-1)!.endMs).toBe(ready);
+  });
+
+  it('between a start and the pin, cut to what there is', () => {
+    const { blocks, dryingWindowH } = layOutDay(parts, ready, ready - 4 * 3_600_000);
+    expect(dryingWindowH).toBeCloseTo(4 - 92 / 60, 9);
+    expect(blocks.filter((block) => block.step === 'dry')).toHaveLength(1);
+    expect(layOutDay(parts, ready, ready - 3_600_000).dryingWindowH).toBeLessThan(0);
+  });
+});
+
+describe('days of wear', () => {
+  it('count by the wall calendar, over the end of summer time', () => {
+    const takenDown = Date.UTC(2026, 9, 24, 22, 30);
+    expect(wearDayNumber('2026-10-24', takenDown, 'Europe/Lisbon')).toBe(0);
+    expect(wearDayNumber('2026-10-26', takenDown, 'Europe/Lisbon')).toBe(2);
+    expect(wearDayNumber('2026-10-23', takenDown, 'Europe/Lisbon')).toBe(-1);
+    expect(wearDayNumber('2026-02-30', takenDown, 'Europe/Lisbon')).toBeNull();
+  });
+});
