@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import { aBrief } from '../../tests/support/briefs';
+import { answerBrief } from '@/core/plan/answer-brief';
+import { draftReducer, startDraft, type DraftState } from './plan/draft-reducer';
+import { layerOf, moved, sectionsLabel, withTechnique, type PlanContent } from './plan/plan-content';
+import { tomorrowMorning, usualPlan } from './plan/usual-plan';
+import { heldUp, outcomeRows } from './sets/outcome-rows';
+import { dateOfDay, wornDay } from './wear/worn-day';
+
+const content = (title: string): PlanContent => ({ title, brief: aBrief(), layerProductIds: [] });
+
+describe('a draft', () => {
+  const edit = (state: DraftState, title: string) =>
+    draftReducer(state, { type: 'edited', content: content(title) });
+
+  it('undoes and redoes every edit', () => {
+    const start = startDraft(content('a'), 1);
+    const edited = edit(edit(start, 'b'), 'c');
+    const undone = draftReducer(draftReducer(edited, { type: 'undone' }), { type: 'undone' });
+    expect(undone.present).toBe(start.present);
+    expect(draftReducer(undone, { type: 'undone' })).toBe(undone);
+    const redone = draftReducer(draftReducer(undone, { type: 'redone' }), { type: 'redone' });
+    expect(redone.present.title).toBe('c');
+    expect(edit(undone, 'd').future).toEqual([]);
+  });
+
+  it('loses nothing when another tab saved first', () => {
+    const mine = draftReducer(edit(startDraft(content('a'), 1), 'mine'), { type: 'conflicted' });
+    expect(mine.conflict).toBe(true);
+    expect(draftReducer(mine, { type: 'kept-mine', revision: 4 })).toMatchObject({
+      conflict: false,
+      revision: 4,
+      present: { title: 'mine' },
+    });
+    const theirs = draftReducer(mine, { type: 'took-theirs', content: content('theirs'), revision: 4 });
+    expect(theirs.present.title).toBe('theirs');
+    expect(draftReducer(theirs, { type: 'undone' }).present.title).toBe('mine');
+  });
+});
+
+describe('choices', () => {
+  const rods = [10, 16, 20].map((diameterMm) => ({
+    id: String(diameterMm),
+    diameterMm,
+    workingLengthMm: 80,
+    owned: 30,
+    swatch: '#000000',
+  }));
+
+  it('another technique brings its own usual choices, and the old one back again', () => {
+    const set = aBrief().set;
+    const onRods = withTechnique(set, 'rod-set', rods);
+    expect(onRods).toMatchObject({ sections: 30, endsMethod: 'pasted', tool: { diameterMm: 16, owned: 30 } });
+    expect(sectionsLabel(onRods)).toBe('30 rods');
+    expect(withTechnique(onRods, 'two-strand-twist', rods)).toMatchObject({ sections: 18, tool: null });
+    expect(withTechnique(set, 'two-strand-twist', rods)).toBe(set);
+    for (const technique of ['rod-set', 'two-strand-twist'] as const) {
+      expect(answerBrief(aBrief({ set: withTechnique(set, technique, []) })).ok).toBe(true);
+    }
+  });
+
+  it('a product brings what is known of it and nothing else', () => {
+    const product = {
+      id: 'p',
+      name: 'Foam',
+      role: 'mousse',
+      waterShare: 0.9,
+      hold: null,
+      weight: 1,
+      leftG: null,
+    };
+    expect(layerOf(product)).toEqual({ role: 'mousse', waterShare: 0.9, weight: 1 });
+    expect(moved(['a', 'b', 'c'], 0, 2)).toEqual(['b', 'c', 'a']);
+  });
+
+  it('a first plan adds up and is for tomorrow at nine', () => {
+    const now = Date.UTC(2026, 9, 24, 23, 30);
+    expect(tomorrowMorning(now, 'Europe/Lisbon')).toBe('2026-10-26T09:00');
+    expect(answerBrief(usualPlan('Wren', aBrief().head, 'Europe/Lisbon', now).brief).ok).toBe(true);
+  });
+});
+
+describe('forecast against what happened', () => {
+  const answer = answerBrief(aBrief());
+  if (!answer.ok) throw new Error('the usual brief must be readable');
+  const plan = answer.value;
+  const nothing = {
+    workedMin: null,
+    checks: [],
+    firstDefinition: null,
+    stretch: null,
+    lastGoodDay: null,
+    endedByItself: false,
+  };
+  const row = (id: string, seen: Partial<typeof nothing> & object) =>
+    outcomeRows(plan, { ...nothing, ...seen }).find((own) => own.id === id)!;
+
+  it('says nothing of what was not recorded', () => {
+    for (const own of outcomeRows(plan, nothing)) {
+      expect(own.happened).toBeNull();
+      expect(heldUp(own)).toBeNull();
+    }
+  });
+
+  it('reads checks as bounds', () => {
+    const at = (feel: 'dry' | 'damp', afterH: number) => ({
+      sectionNumber: 1,
+      level: 'root' as const,
+      feel,
+      afterH,
+    });
+    const { p10, p50, p90 } = plan.drying.dryAfterH;
+    expect(heldUp(row('dry', { checks: [at('damp', p10), at('dry', p50)] as never }))).toBe(true);
+    expect(heldUp(row('dry', { checks: [at('damp', p90 + 1)] as never }))).toBe(false);
+    expect(heldUp(row('dry', { checks: [at('dry', p10 - 1)] as never }))).toBe(false);
+    expect(heldUp(row('dry', { checks: [at('damp', p10 - 1)] as never }))).toBeNull();
+  });
+
+  it('a style cut short only says it lasted at least so long', () => {
+    const days = plan.daysPresentable;
+    expect(heldUp(row('days', { lastGoodDay: Math.round(days.p50), endedByItself: true } as never))).toBe(
+      true,
+    );
+    expect(heldUp(row('days', { lastGoodDay: 1, endedByItself: false } as never))).toBeNull();
+    expect(heldUp(row('days', { lastGoodDay: 20, endedByItself: false } as never))).toBe(false);
+  });
+});
+
+describe('the calendar of wear', () => {
+  it('counts days by the wall and back', () => {
+    const takenDown = Date.UTC(2026, 9, 24, 22, 30);
+    expect(wornDay(takenDown, Date.UTC(2026, 9, 26, 1), 'Europe/Lisbon')).toBe(2);
+    expect(dateOfDay(takenDown, 2, 'Europe/Lisbon')).toBe('2026-10-26');
+  });
+});

@@ -1,0 +1,109 @@
+import { describe, expect, it } from 'vitest';
+import { drawLayout } from '@/core/parting/drawn-layout';
+import { layBrick } from '@/core/parting/brick-layout';
+import { ratingScales } from '@/core/wear/rating-scales';
+import { wearSeries } from './charts/wear-series';
+import { moveFocus } from './crown-map/crown-map-focus';
+import { dryingState, stateWords, wetStep } from './crown-map/section-state';
+import { problemOf } from './fields/number-field';
+import { anchorWords } from './fields/rating-field';
+import * as format from './format';
+import { chanceStillGood } from './ribbon/still-good';
+
+describe('figures as they are shown', () => {
+  it('lengths to half a centimetre or a quarter inch', () => {
+    expect(format.formatLength(23.27, 'metric')).toBe('23.5 cm');
+    expect(format.formatLength(23.495, 'imperial')).toBe('9¼ in');
+    expect(format.formatDiameter(9.04, 'metric')).toBe('9 mm');
+    expect(format.formatDiameter(14.3, 'metric')).toBe('14 mm');
+  });
+
+  it('times no finer than is known', () => {
+    expect(format.formatMinutes(31.7)).toBe('30 min');
+    expect(format.formatMinutes(12.4)).toBe('12 min');
+    expect(format.formatMinutes(157)).toBe('2 h 35');
+    expect(format.formatHours(9.6)).toBe('9½ h');
+    expect(format.formatHours(0.5)).toBe('30 min');
+    expect(format.formatAboutClock(Date.UTC(2027, 0, 1, 7, 22), 'UTC')).toBe('07:20');
+  });
+
+  it('chances never quite certain', () => {
+    expect(format.formatPercent(0.996)).toBe('over 99 %');
+    expect(format.formatPercent(0.004)).toBe('under 1 %');
+    expect(format.formatPercent(0.914)).toBe('91 %');
+    expect(format.formatPercent(1)).toBe('100 %');
+  });
+
+  it('masses, temperatures and scales in both units', () => {
+    expect(format.formatMass(7.24, 'metric')).toBe('7.2 g');
+    expect(format.formatMass(58.4, 'metric')).toBe('58 g');
+    expect(format.formatMass(28.35, 'imperial')).toBe('1 oz');
+    expect(format.formatTemperature(22, 'imperial')).toBe('72 °F');
+    expect(format.formatIndex(6.4)).toBe('6½');
+    expect(format.formatIndex(0.4)).toBe('½');
+    expect(format.formatSigned(-0.45)).toBe('−0.5');
+    expect(format.formatLocalTime('2027-03-13T09:00')).toBe('Sat 13 Mar, 09:00');
+  });
+});
+
+describe('moving over the crown map by keys', () => {
+  const sections = drawLayout(layBrick(18, 1));
+  it('right and left follow the working order and stop at the ends', () => {
+    expect(moveFocus(sections, 1, 'ArrowRight', false)).toBe(2);
+    expect(moveFocus(sections, 1, 'ArrowLeft', false)).toBe(1);
+    expect(moveFocus(sections, 7, 'End', false)).toBe(18);
+    expect(moveFocus(sections, 7, 'Home', false)).toBe(1);
+  });
+
+  it('up goes towards what is drawn above, also when the map is turned', () => {
+    expect(moveFocus(sections, 2, 'ArrowUp', false)).toBeGreaterThan(3);
+    expect(moveFocus(sections, 2, 'ArrowDown', true)).toBeGreaterThan(3);
+    expect(moveFocus(sections, 2, 'ArrowDown', false)).toBe(2);
+    expect([9, 10, 11]).toContain(moveFocus(sections, 5, 'ArrowUp', false));
+  });
+});
+
+describe('states and scales in words', () => {
+  it('a section is dry, or says how sure', () => {
+    expect(dryingState(0.97)).toEqual({ kind: 'dry' });
+    expect(stateWords(dryingState(0.4))).toBe('40 percent sure to be dry');
+    expect([0.1, 0.3, 0.6, 0.9].map(wetStep)).toEqual([0, 1, 2, 3]);
+  });
+
+  it('a rating says its nearest anchor', () => {
+    const definition = ratingScales[0];
+    expect(anchorWords(definition, 7.5)).toBe('most clumps whole to the tip');
+    expect(anchorWords(definition, 0)).toBe('no clumps');
+  });
+
+  it('a number out of range says the range', () => {
+    const range = { label: 'Sections', low: 2, high: 600, unit: '', whole: true };
+    expect(problemOf('900', range)).toBe('Sections: 2 to 600');
+    expect(problemOf('', range)).toContain('write a number');
+    expect(problemOf('seven', range)).toContain('“seven” is not a number');
+    expect(problemOf('7.5', range)).toContain('whole number');
+    expect(problemOf('18', range)).toBeNull();
+  });
+
+  it('a style is presentable on its median day half the time', () => {
+    const band = { p10: 2.4, p50: 3.5, p90: 5 };
+    expect(chanceStillGood(band, 0)).toBe(1);
+    expect(chanceStillGood(band, 3)).toBeCloseTo(0.5, 1);
+    expect(chanceStillGood(band, 9)).toBeLessThan(0.01);
+  });
+
+  it('the wear chart leaves missing days missing', () => {
+    const forecast = [0, 1].map((day) => ({
+      day,
+      definition: 6,
+      frizz: 3,
+      volume: 5,
+      curlDiameterMm: 9,
+      stretch: 0.7,
+    }));
+    const points = wearSeries(forecast, [{ day: 3, definition: 4, frizz: 6 }]);
+    expect(points).toHaveLength(4);
+    expect(points[2]).toEqual({ day: 2 });
+    expect(points[3]).toEqual({ day: 3, definition: 4, frizz: 6 });
+  });
+});

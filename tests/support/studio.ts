@@ -1,0 +1,67 @@
+import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
+import { createHead, findHead, type HeadRecord } from '@/server/db/rows/heads';
+import { startSet } from '@/server/db/rows/sets';
+import { createStudio } from '@/server/db/rows/studios';
+import { answerBrief } from '@/core/plan/answer-brief';
+import type { BriefInput, HeadInput } from '@/core/formats/brief';
+import { aBrief } from './briefs';
+
+export const NOON = Date.UTC(2027, 2, 13, 12);
+export const CARD = {
+  name: 'Wren',
+  description: 'medium coils',
+  notes: '',
+  allergies: '',
+  skinTone: 'mahogany',
+  hairTone: 'black',
+};
+
+/** A fresh database in memory with one studio. */
+export async function aStudio(): Promise<{ database: Database; studioId: string }> {
+  const database = openDatabase(':memory:');
+  await migrateDatabase(database, ':memory:', NOON);
+  const studio = await database.write((tx) => createStudio(tx, { name: 'Test', timeZone: 'UTC' }, NOON));
+  return { database, studioId: studio.id };
+}
+
+/** A head in a studio. */
+export async function aHead(database: Database, studioId: string, measured?: HeadInput): Promise<HeadRecord> {
+  const id = await database.write((tx) => createHead(tx, studioId, CARD, measured ?? aBrief().head, NOON));
+  return (await findHead(database.db, studioId, id))!;
+}
+
+/** A set begun at noon. */
+export async function aSet(
+  database: Database,
+  studioId: string,
+  head: HeadRecord,
+  brief: BriefInput = aBrief({ set: { sections: 4 } }),
+): Promise<string> {
+  const answer = answerBrief(brief);
+  if (!answer.ok) throw new Error('the brief of the test set is refused');
+  const forecast = answer.value;
+  return database.write((tx) =>
+    startSet(
+      tx,
+      studioId,
+      {
+        headId: head.id,
+        planId: null,
+        measurementId: head.measurement.id,
+        title: 'A set',
+        brief,
+        forecast,
+        modelVersion: 'test',
+        sections: forecast.sections.map(({ number, zone, side, areaCm2, hairCount }) => ({
+          number,
+          zone,
+          side,
+          areaCm2,
+          hairCount,
+          plannedMin: 2,
+        })),
+      },
+      NOON,
+    ),
+  );
+}
