@@ -36,9 +36,9 @@ export async function openPage(
     { name: 'prefers-reduced-motion', value: 'reduce' },
   ]);
   const problems: string[] = [];
-  page.on('pageerror', (error) => problems.push(`page error: ${String(error)}`));
+  page.on('pageerror', (error) => problems.push(`${page.url()} page error: ${String(error)}`));
   page.on('console', (message) => {
-    if (message.type() === 'error') problems.push(`console: ${message.text()}`);
+    if (message.type() === 'error') problems.push(`${page.url()} console: ${message.text()}`);
   });
   return { page, problems };
 }

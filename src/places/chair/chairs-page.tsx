@@ -20,6 +20,7 @@ export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadCha
         <Cards>
           {sets.map((set) => (
             <LinkCard
+              level={2}
               key={set.id}
               href={`/chair/${set.id}`}
               title={set.headName}

@@ -24,6 +24,7 @@ export function HeadsPage({ heads }: Awaited<ReturnType<typeof loadHeads>>) {
         <Cards>
           {heads.map((head) => (
             <LinkCard
+              level={2}
               key={head.id}
               href={`/heads/${head.id}`}
               title={head.name}

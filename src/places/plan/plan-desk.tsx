@@ -117,6 +117,7 @@ export function PlanDesk(props: PlanDeskProps) {
 
   return (
     <div className={styles.desk}>
+      <h1 className="visually-hidden">{content.title}</h1>
       <header className={styles.bar}>
         <input
           className={styles.title}
@@ -253,7 +254,7 @@ export function PlanDesk(props: PlanDeskProps) {
         </div>
       </section>
 
-      <section className={styles.forecast} aria-label="Forecast">
+      <section className={styles.forecast} aria-label="Forecast" tabIndex={0}>
         {live.answer ? (
           <ForecastPanel
             answer={live.answer}

@@ -27,7 +27,7 @@ export function PlansPage({ plans, heads }: Loaded) {
       ) : (
         <Cards>
           {plans.map((plan) => (
-            <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
+            <LinkCard level={2} key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
               <p>
                 {plan.headName}, {sectionsLabel(plan.brief.set)}
               </p>

@@ -95,10 +95,12 @@ export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
             <caption className="visually-hidden">Forecast against what happened</caption>
             <thead>
               <tr>
-                <th scope="col" />
+                <td />
                 <th scope="col">Forecast</th>
                 <th scope="col">Happened</th>
-                <th scope="col" />
+                <th scope="col">
+                  <span className="visually-hidden">Held or not</span>
+                </th>
               </tr>
             </thead>
             <tbody>

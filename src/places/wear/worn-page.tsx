@@ -21,6 +21,7 @@ export function WornPage({ sets, timeZone, nowMs }: Awaited<ReturnType<typeof lo
         <Cards>
           {sets.map((set) => (
             <LinkCard
+              level={2}
               key={set.id}
               href={`/wear/${set.id}`}
               title={set.headName}

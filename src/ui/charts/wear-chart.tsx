@@ -26,7 +26,11 @@ export function WearChart({
     <figure className={styles.chart}>
       <div aria-hidden="true">
         <ResponsiveContainer width="100%" height={240}>
-          <ComposedChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: -18 }}>
+          <ComposedChart
+            data={data}
+            accessibilityLayer={false}
+            margin={{ top: 8, right: 12, bottom: 4, left: -18 }}
+          >
             <CartesianGrid stroke="var(--line)" vertical={false} />
             <XAxis dataKey="day" stroke="var(--soft-ink)" allowDecimals={false} />
             <YAxis domain={[0, 10]} ticks={[0, 2, 4, 6, 8, 10]} stroke="var(--soft-ink)" />

@@ -9,19 +9,23 @@ export function LinkCard({
   figure,
   children,
   tone,
+  level = 3,
 }: {
   href: string;
   title: string;
   figure?: ReactNode;
   children?: ReactNode;
   tone?: 'now' | 'dry' | 'plain';
+  /** Heading level: 2 right under the title of a page. */
+  level?: 2 | 3;
 }) {
+  const Heading = level === 2 ? 'h2' : 'h3';
   return (
     <article className={styles.card} data-tone={tone ?? 'plain'}>
       <div className={styles.text}>
-        <h3>
+        <Heading>
           <Link href={href}>{title}</Link>
-        </h3>
+        </Heading>
         {children}
       </div>
       {figure && <div className={styles.figure}>{figure}</div>}

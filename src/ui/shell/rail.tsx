@@ -39,11 +39,7 @@ export function Rail() {
           type="button"
           className={styles.setting}
           onClick={() => setUnits(units === 'metric' ? 'imperial' : 'metric')}
-          aria-label={
-            units === 'metric'
-              ? 'Units: centimetres. Change to inches'
-              : 'Units: inches. Change to centimetres'
-          }
+          aria-label={units === 'metric' ? 'cm, change to inches' : 'in, change to centimetres'}
         >
           {units === 'metric' ? 'cm' : 'in'}
         </button>

@@ -1,0 +1,90 @@
+import { readFileSync } from 'node:fs';
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
+import { startServer, type TestServer } from '../support/server';
+
+interface AxeViolation {
+  readonly id: string;
+  readonly impact: string | null;
+  readonly nodes: readonly { readonly html: string }[];
+}
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+let server: TestServer;
+let browser: Browser;
+let paths: string[];
+
+beforeAll(async () => {
+  server = await startServer('demo');
+  browser = await launchBrowser();
+  const first = async (sql: string) => String((await server.database.client.execute(sql)).rows[0]?.id);
+  const worn = await first('select id from sets where taken_down_at_ms is not null and ended_at_ms is null');
+  paths = [
+    '/',
+    '/heads',
+    '/heads/new',
+    `/heads/${await first('select id from heads')}`,
+    '/plan',
+    `/plan/${await first('select id from plans')}`,
+    '/chair',
+    `/chair/${await first('select id from sets where taken_down_at_ms is null')}`,
+    '/wear',
+    `/wear/${worn}`,
+    `/sets/${worn}`,
+  ];
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+describe.each([
+  ['a desk in the light', DESK, 'light'],
+  ['a desk in the dark', DESK, 'dark'],
+  ['a phone in the light', PHONE, 'light'],
+  ['a phone in the dark', PHONE, 'dark'],
+] as const)('on %s', (_, viewport, scheme) => {
+  it('axe finds nothing on any place, and nothing runs off the side', async () => {
+    const { page, problems } = await openPage(browser, viewport, scheme);
+    // The page's own policy would refuse the checker's script.
+    await page.setBypassCSP(true);
+    const found: unknown[] = [];
+    for (const path of paths) {
+      await page.goto(server.origin + path, { waitUntil: 'networkidle0' });
+      await page.evaluate(AXE);
+      const violations = await page.evaluate(async () => {
+        const { axe } = window as unknown as { axe: { run: () => Promise<{ violations: AxeViolation[] }> } };
+        return (await axe.run()).violations.map(({ id, impact, nodes }) => ({
+          id,
+          impact,
+          html: nodes[0]?.html,
+        }));
+      });
+      found.push(...violations.map((violation) => ({ path, ...violation })));
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(
+        viewport.width,
+      );
+    }
+    expect(found).toEqual([]);
+    expect(problems).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('by keyboard alone', () => {
+  it('the crown map is one stop, moved in by arrows and digits', async () => {
+    const { page } = await openPage(browser);
+    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+    expect(await page.$$eval('[data-section][tabindex="0"]', (all) => all.length)).toBe(1);
+    await page.$eval('[data-section="1"]', (section) => (section as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
+    const focused = () => page.evaluate(() => document.activeElement?.getAttribute('data-section'));
+    expect(await focused()).toBe('2');
+    await page.keyboard.type('14');
+    expect(await focused()).toBe('14');
+    const name = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
+    expect(name).toMatch(/^Section 14 of 18, crown, client’s left, \d+ cm², \d+ hairs, not started$/);
+    await page.close();
+  });
+});

@@ -1,0 +1,52 @@
+import type { Page } from 'puppeteer-core';
+
+/** Finds something by its accessible name and role, as a screen reader would. */
+const named = (name: string, role?: string) => `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`;
+
+/** Presses a button or link by its name. */
+export async function press(page: Page, name: string, role: 'button' | 'link' = 'button'): Promise<void> {
+  const handle = await page.waitForSelector(named(name, role), { timeout: 15_000 });
+  await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  await handle!.click();
+}
+
+/** Replaces what stands in a field. */
+export async function fill(page: Page, name: string, text: string): Promise<void> {
+  const handle = await page.waitForSelector(named(name), { timeout: 15_000 });
+  await handle!.evaluate((element) => {
+    element.scrollIntoView({ block: 'center' });
+    (element as HTMLInputElement).focus();
+    (element as HTMLInputElement).select?.();
+  });
+  await page.keyboard.press('Backspace');
+  await page.keyboard.type(text);
+}
+
+/** Sets a date, a time or a list by its value, as the browser's own picker would. */
+export async function choose(page: Page, name: string, value: string): Promise<void> {
+  const handle = await page.waitForSelector(named(name), { timeout: 15_000 });
+  await handle!.evaluate((element, next) => {
+    const input = element as HTMLInputElement | HTMLSelectElement;
+    const prototype =
+      input instanceof HTMLSelectElement ? HTMLSelectElement.prototype : HTMLInputElement.prototype;
+    Object.getOwnPropertyDescriptor(prototype, 'value')!.set!.call(input, next);
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    input.dispatchEvent(new Event('change', { bubbles: true }));
+  }, value);
+}
+
+/** Waits until a text stands on the page. */
+export const see = (page: Page, text: string): Promise<unknown> =>
+  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: 20_000 }, text);
+
+/** The text of the first element that matches. */
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (element) => (element as HTMLElement).innerText);
+
+/** Waits until the address matches. */
+export const arrive = (page: Page, pattern: RegExp): Promise<unknown> =>
+  page.waitForFunction(
+    (source) => new RegExp(source).test(location.pathname),
+    { timeout: 20_000 },
+    pattern.source,
+  );
