@@ -159,6 +159,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                 {...form.register('name')}
               />
               <TextField
+                className={styles.span}
                 label="In a few words"
                 placeholder="dense coils, bleached ends"
                 fullWidth

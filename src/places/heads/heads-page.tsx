@@ -1,9 +1,13 @@
+import { drawZones } from '@/core/parting/drawn-layout';
+import { HeadThumb } from '@/ui/crown-map/head-thumb';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
 import { LengthRange } from './length-range';
 import type { loadHeads } from './queries';
 import { LinkButton } from '@/ui/shell/link-button';
+
+const ZONE_MAP = drawZones();
 
 /** Every head, and the way to a new one. */
 export function HeadsPage({ heads }: Awaited<ReturnType<typeof loadHeads>>) {
@@ -28,9 +32,10 @@ export function HeadsPage({ heads }: Awaited<ReturnType<typeof loadHeads>>) {
               key={head.id}
               href={`/heads/${head.id}`}
               title={head.name}
-              figure={<LengthRange lengthCm={head.measurement.head.stretchedLengthCm} />}
+              figure={<HeadThumb drawn={ZONE_MAP} skin={head.skinTone} hair={head.hairTone} />}
             >
               <p>{head.description}</p>
+              <LengthRange lengthCm={head.measurement.head.stretchedLengthCm} />
               {head.allergies && <p>Mind: {head.allergies}</p>}
             </LinkCard>
           ))}

@@ -9,9 +9,10 @@ export function LengthRange({ lengthCm }: { lengthCm: HeadInput['stretchedLength
   const all = typeof lengthCm === 'number' ? [lengthCm] : Object.values(lengthCm);
   const [low, high] = [Math.min(...all), Math.max(...all)];
   return (
-    <>
-      <strong>{formatLength(high, units)}</strong>
-      {low === high ? 'all round' : `shortest ${formatLength(low, units)}`}
-    </>
+    <p>
+      {low === high
+        ? `${formatLength(high, units)} all round`
+        : `${formatLength(low, units)} to ${formatLength(high, units)} stretched`}
+    </p>
   );
 }

@@ -195,7 +195,7 @@ function Why({
   if (reasons.length === 0) return null;
   return (
     <section className={styles.why}>
-      <h3>{title}</h3>
+      <h2>{title}</h2>
       <ul>
         {reasons.slice(0, MOST_REASONS).map((reason) => {
           const effect = show(reason.effect);

@@ -34,110 +34,117 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
           }
         />
       )}
-      {setting.length > 0 && (
-        <Part title="In the chair">
-          <Cards>
-            {setting.map((set) => (
-              <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone="now">
-                <p>
-                  {sectionsLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
-                </p>
-              </LinkCard>
-            ))}
-          </Cards>
-        </Part>
-      )}
-      {drying.length > 0 && (
-        <Part title="Drying now">
-          <Cards>
-            {drying.map(({ set, drawn, chances, feel, feelAtMs }) => (
-              <LinkCard
-                key={set.id}
-                href={`/chair/${set.id}`}
-                title={set.headName}
-                tone={chances.whole >= DRY_ENOUGH ? 'dry' : 'now'}
-                figure={
-                  <DryingThumb drawn={drawn} zones={chances.zones} skin={set.skinTone} hair={set.hairTone} />
-                }
-              >
-                <p>{sectionsLabel(set.brief.set)}</p>
-                <p className={styles.chance}>
-                  <strong>{formatPercent(chances.whole)}</strong> sure every root is dry
-                </p>
-                <p>
-                  Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
-                  {feelAtMs <= nowMs ? 'now' : `about ${formatAboutClock(feelAtMs, timeZone)}`}
-                </p>
-              </LinkCard>
-            ))}
-          </Cards>
-        </Part>
-      )}
-      {worn.length > 0 && (
-        <Part title="Being worn">
-          <Cards>
-            {worn.map(({ set, days }) => {
-              const day = wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone);
-              return (
+      <div className={styles.parts}>
+        {setting.length > 0 && (
+          <Part title="In the chair">
+            <Cards>
+              {setting.map((set) => (
+                <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone="now">
+                  <p>
+                    {sectionsLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
+                  </p>
+                </LinkCard>
+              ))}
+            </Cards>
+          </Part>
+        )}
+        {drying.length > 0 && (
+          <Part title="Drying now">
+            <Cards>
+              {drying.map(({ set, drawn, chances, feel, feelAtMs }) => (
                 <LinkCard
                   key={set.id}
-                  href={`/wear/${set.id}`}
+                  href={`/chair/${set.id}`}
                   title={set.headName}
-                  tone={days.includes(day) ? 'plain' : 'now'}
+                  tone={chances.whole >= DRY_ENOUGH ? 'dry' : 'now'}
                   figure={
-                    <>
-                      <strong>day {day}</strong>
-                      {Math.round(set.forecast.daysPresentable.p10)} to{' '}
-                      {Math.round(set.forecast.daysPresentable.p90)} forecast
-                    </>
+                    <DryingThumb
+                      drawn={drawn}
+                      zones={chances.zones}
+                      skin={set.skinTone}
+                      hair={set.hairTone}
+                    />
                   }
                 >
                   <p>{sectionsLabel(set.brief.set)}</p>
-                  <p>{days.includes(day) ? 'today is entered' : 'today is not entered yet'}</p>
+                  <p className={styles.chance}>
+                    <strong>{formatPercent(chances.whole)}</strong> sure every root is dry
+                  </p>
+                  <p>
+                    Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
+                    {feelAtMs <= nowMs ? 'now' : `about ${formatAboutClock(feelAtMs, timeZone)}`}
+                  </p>
                 </LinkCard>
-              );
-            })}
-          </Cards>
-        </Part>
-      )}
-      {booked.length > 0 && (
-        <Part title="Booked">
-          <Cards>
-            {booked.map((plan) => (
-              <LinkCard
-                key={plan.id}
-                href={`/plan/${plan.id}`}
-                title={plan.title}
-                figure={
-                  plan.readyMs !== null && (
-                    <>
-                      <strong>{formatClock(plan.readyMs, timeZone)}</strong>
-                      {formatDay(plan.readyMs, timeZone)}
-                    </>
-                  )
-                }
-              >
-                <p>
-                  {plan.headName}, {sectionsLabel(plan.brief.set)}
-                </p>
-              </LinkCard>
-            ))}
-          </Cards>
-        </Part>
-      )}
-      {drafts.length > 0 && (
-        <Part title="Drafts">
-          <Cards>
-            {drafts.map((plan) => (
-              <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
-                <p>
-                  {plan.headName}, {sectionsLabel(plan.brief.set)}
-                </p>
-              </LinkCard>
-            ))}
-          </Cards>
-        </Part>
-      )}
+              ))}
+            </Cards>
+          </Part>
+        )}
+        {worn.length > 0 && (
+          <Part title="Being worn">
+            <Cards>
+              {worn.map(({ set, days }) => {
+                const day = wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone);
+                return (
+                  <LinkCard
+                    key={set.id}
+                    href={`/wear/${set.id}`}
+                    title={set.headName}
+                    tone={days.includes(day) ? 'plain' : 'now'}
+                    figure={
+                      <>
+                        <strong>day {day}</strong>
+                        {Math.round(set.forecast.daysPresentable.p10)} to{' '}
+                        {Math.round(set.forecast.daysPresentable.p90)} forecast
+                      </>
+                    }
+                  >
+                    <p>{sectionsLabel(set.brief.set)}</p>
+                    <p>{days.includes(day) ? 'today is entered' : 'today is not entered yet'}</p>
+                  </LinkCard>
+                );
+              })}
+            </Cards>
+          </Part>
+        )}
+        {booked.length > 0 && (
+          <Part title="Booked">
+            <Cards>
+              {booked.map((plan) => (
+                <LinkCard
+                  key={plan.id}
+                  href={`/plan/${plan.id}`}
+                  title={plan.title}
+                  figure={
+                    plan.readyMs !== null && (
+                      <>
+                        <strong>{formatClock(plan.readyMs, timeZone)}</strong>
+                        {formatDay(plan.readyMs, timeZone)}
+                      </>
+                    )
+                  }
+                >
+                  <p>
+                    {plan.headName}, {sectionsLabel(plan.brief.set)}
+                  </p>
+                </LinkCard>
+              ))}
+            </Cards>
+          </Part>
+        )}
+        {drafts.length > 0 && (
+          <Part title="Drafts">
+            <Cards>
+              {drafts.map((plan) => (
+                <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
+                  <p>
+                    {plan.headName}, {sectionsLabel(plan.brief.set)}
+                  </p>
+                </LinkCard>
+              ))}
+            </Cards>
+          </Part>
+        )}
+      </div>
     </Page>
   );
 }

@@ -23,6 +23,7 @@ import {
   formatArea,
   formatDiameter,
   formatHours,
+  formatIndex,
   formatLocalTime,
   formatTemperature,
   type UnitSystem,
@@ -147,7 +148,7 @@ const rod: PlanStep = ({ set, technique, rods, plan, fullestBundle, units, chang
         answer: set.tool ? formatDiameter(set.tool.diameterMm, units) : 'none yet',
         note:
           plan?.tool &&
-          `${Math.round(plan.tool.turns * 2) / 2} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
+          `${formatIndex(plan.tool.turns)} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
         body: (
           <RodChoice
             tool={set.tool ?? null}

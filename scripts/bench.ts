@@ -1,0 +1,136 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { build } from 'esbuild';
+import { DESK, launchBrowser, openPage } from '../tests/support/browser';
+import { startServer } from '../tests/support/server';
+
+/** Prints how long things take and how much a page weighs. Needs a build; nothing here passes or fails. */
+const ROUNDS = 40;
+
+function summary(times: number[]): string {
+  const sorted = [...times].sort((a, b) => a - b);
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!.toFixed(1);
+  return `median ${at(0.5)} ms, 10–90 % ${at(0.1)}–${at(0.9)} ms`;
+}
+
+/** The core as a browser gets it: bundled, without the loader's own cost. */
+async function bundledCore() {
+  const outfile = join('test-output', 'bench-core.mjs');
+  await build({
+    stdin: {
+      contents: `export { readBrief } from '@/core/formats/read-brief';
+        export { forecast } from '@/core/plan/forecast';
+        export { layoutFor } from '@/core/plan/layout-for';`,
+      resolveDir: process.cwd(),
+    },
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    outfile,
+    alias: { '@': join(process.cwd(), 'src') },
+    logLevel: 'error',
+  });
+  return (await import(join(process.cwd(), outfile))) as {
+    readBrief: typeof import('@/core/formats/read-brief').readBrief;
+    forecast: typeof import('@/core/plan/forecast').forecast;
+    layoutFor: typeof import('@/core/plan/layout-for').layoutFor;
+  };
+}
+
+async function benchCore() {
+  const { readBrief, forecast, layoutFor } = await bundledCore();
+  const sequence = [
+    { method: 'bonnet', hours: 8 },
+    { method: 'hood-hot', hours: 0.5 },
+  ];
+  for (const sections of [18, 60, 120, 600]) {
+    const timed = (work: () => unknown) =>
+      Array.from({ length: ROUNDS }, () => {
+        const start = performance.now();
+        work();
+        return performance.now() - start;
+      });
+    timed(() => layoutFor('two-strand-twist', sections));
+    console.log(
+      `layout of ${sections} sections: ${summary(timed(() => layoutFor('two-strand-twist', sections)))}`,
+    );
+    const layout = layoutFor('two-strand-twist', sections);
+    for (const [name, drying] of [
+      ['open air', []],
+      ['bonnet, then hood', sequence],
+    ] as const) {
+      const brief = readBrief({
+        format: 'keen-spiral/brief',
+        version: 1,
+        head: { stretchedLengthCm: 25 },
+        set: { technique: 'two-strand-twist', sections, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
+        drying,
+        wearBy: '2027-03-13T09:00:00Z',
+      });
+      if (!brief.ok) throw new Error('the brief of the bench is refused');
+      timed(() => forecast(brief.value, layout));
+      console.log(
+        `forecast of ${sections} sections, ${name}: ${summary(timed(() => forecast(brief.value, layout)))}`,
+      );
+    }
+  }
+}
+
+async function benchPages() {
+  const server = await startServer('demo');
+  const browser = await launchBrowser();
+  const { rows } = await server.database.client.execute('select id from plans');
+  const plan = `/plan/${String(rows[0]?.id)}`;
+  for (const path of ['/', plan]) {
+    const { page } = await openPage(browser, DESK);
+    const files = new Set<string>();
+    page.on('response', (response) => {
+      if (response.url().includes('/_next/static/') && /\.js(\?|$)/.test(response.url()))
+        files.add(new URL(response.url()).pathname);
+    });
+    await page.goto(server.origin + path, { waitUntil: 'load' });
+    const bytes = [...files].reduce(
+      (sum, file) => sum + gzipSync(readFileSync(join('.next', file.replace('/_next/', '')))).length,
+      0,
+    );
+    console.log(
+      `first load of ${path === '/' ? 'Today' : 'Plan'}: ${(bytes / 1024).toFixed(0)} kB of gzipped JS in ${files.size} files`,
+    );
+    await page.close();
+  }
+  const { page } = await openPage(browser, DESK);
+  await page.goto(server.origin + plan, { waitUntil: 'networkidle0' });
+  const times: number[] = [];
+  for (let i = 0; i < 24; i++) {
+    const name = i % 2 === 0 ? 'One section more' : 'One section fewer';
+    const handle = await page.waitForSelector(`::-p-aria([name="${name}"])`);
+    times.push(
+      await handle!.evaluate(
+        (button) =>
+          new Promise<number>((resolve) => {
+            const count = document.querySelectorAll('[data-section]').length;
+            const start = performance.now();
+            const look = () =>
+              document.querySelectorAll('[data-section]').length === count
+                ? requestAnimationFrame(look)
+                : resolve(performance.now() - start);
+            (button as HTMLElement).click();
+            look();
+          }),
+      ),
+    );
+  }
+  console.log(`a press of + or − to new numbers through the worker: ${summary(times.slice(4))}`);
+  await browser.close();
+  await server.stop();
+}
+
+await benchCore();
+await benchPages();
+const chunks = join('.next', 'static', 'chunks');
+const total = readdirSync(chunks)
+  .filter((file) => file.endsWith('.js'))
+  .reduce((sum, file) => sum + statSync(join(chunks, file)).size, 0);
+console.log(`all scripts of the app: ${(total / 1024).toFixed(0)} kB, not gzipped`);

@@ -1,0 +1,95 @@
+import { mkdirSync } from 'node:fs';
+import type { Page } from 'puppeteer-core';
+import { DESK, launchBrowser, openPage, PHONE } from '../tests/support/browser';
+import { startServer } from '../tests/support/server';
+import { arrive, press, see } from '../tests/support/hands';
+
+const FOLDER = 'docs/screenshots';
+
+/** Takes one picture of each main view, from the demo studio. Needs a build. */
+async function main() {
+  mkdirSync(FOLDER, { recursive: true });
+  const server = await startServer('demo');
+  const browser = await launchBrowser();
+  const first = async (sql: string) => String((await server.database.client.execute(sql)).rows[0]?.id);
+  const booked = await first("select id from plans where status = 'chosen'");
+  const drying = await first('select id from sets where taken_down_at_ms is null');
+  const worn = await first('select id from sets where taken_down_at_ms is not null and ended_at_ms is null');
+  const wedding = await first("select id from sets where title like '%wedding%'");
+  const amara = await first("select id from heads where name = 'Amara'");
+  const maren = await first("select id from heads where name = 'Maren'");
+
+  const shoot = async (page: Page, name: string) => {
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    console.log(`${FOLDER}/${name}.png`);
+  };
+  const take = async (
+    name: string,
+    path: string,
+    { viewport = DESK as Parameters<typeof openPage>[1], scheme = 'light' as 'light' | 'dark' } = {},
+    before: (page: Page) => Promise<void> = async () => undefined,
+  ) => {
+    const { page } = await openPage(browser, viewport, scheme);
+    await page.goto(server.origin + path, { waitUntil: 'networkidle0' });
+    await before(page);
+    await shoot(page, name);
+    await page.close();
+  };
+
+  await take('today', '/');
+  await take('heads', '/heads');
+  await take('head', `/heads/${amara}`);
+  await take('head-edit', `/heads/${amara}/edit`);
+  await take('plan', `/plan/${booked}`);
+  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' });
+  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE });
+  await take('chair-drying', `/chair/${drying}`);
+  await take('chair-drying-phone', `/chair/${drying}`, { viewport: PHONE });
+  await take('wear', `/wear/${worn}`);
+  await take('set', `/sets/${wedding}`, {}, async (page) => {
+    await page.waitForSelector('.recharts-surface');
+  });
+
+  // A rod set on the way in, half done: planned and begun as a stylist would.
+  const { page } = await openPage(browser);
+  await page.goto(`${server.origin}/heads/${maren}`, { waitUntil: 'networkidle0' });
+  await press(page, 'Plan a set');
+  await arrive(page, /^\/plan\//);
+  await page.waitForSelector('[data-section="18"]');
+  await page.evaluate(() => {
+    [...document.querySelectorAll<HTMLButtonElement>('ol button')]
+      .find((b) => b.textContent?.startsWith('Look'))
+      ?.click();
+  });
+  await page.waitForSelector('input[value="rod-set"]');
+  await page.click('input[value="rod-set"]');
+  await page.waitForSelector('[data-section="30"]');
+  await page.evaluate(() => {
+    [...document.querySelectorAll<HTMLButtonElement>('ol button')]
+      .find((b) => b.textContent?.startsWith('Rod'))
+      ?.click();
+  });
+  await see(page, 'in the drawer');
+  await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
+  await shoot(page, 'plan-rods');
+  await press(page, 'Take to the chair');
+  await arrive(page, /^\/chair\//);
+  const id = new URL(page.url()).pathname.split('/').at(-1)!;
+  const start = Date.now() - 29 * 60_000;
+  await server.database.client.execute({
+    sql: 'update sets set started_at_ms = ? where id = ?',
+    args: [start, id],
+  });
+  for (let n = 1; n <= 11; n++) {
+    await server.database.client.execute({
+      sql: "insert into set_events (id, studio_id, set_id, kind, section_number, at_ms) select ?, studio_id, id, 'section-done', ?, ? from sets where id = ?",
+      args: [`shot${n}`, n, start + n * 155_000, id],
+    });
+  }
+  await take('chair-setting', `/chair/${id}`);
+  await take('chair-setting-phone', `/chair/${id}`, { viewport: PHONE });
+  await browser.close();
+  await server.stop();
+}
+
+await main();
