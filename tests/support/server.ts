@@ -57,6 +57,11 @@ export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): P
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
   });
+  const kill = () => {
+    if (server.pid && server.exitCode === null) process.kill(-server.pid, 'SIGTERM');
+  };
+  // A script that fails must not leave its server behind.
+  process.once('exit', kill);
   const origin = `http://127.0.0.1:${port}`;
   await answers(origin, server);
   return {
@@ -64,7 +69,8 @@ export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): P
     database,
     stop: async () => {
       const gone = new Promise((resolve) => server.once('exit', resolve));
-      if (server.pid) process.kill(-server.pid, 'SIGTERM');
+      process.off('exit', kill);
+      kill();
       await gone;
       database.close();
       rmSync(folder, { recursive: true, force: true });

@@ -5,7 +5,7 @@ import { LEVELS } from './nodes';
 import type { Zone } from '../hair/zone';
 
 /** ln of the drying rate at which a sequence of methods is run; a single method needs only one run. */
-const LN_RATES = [-0.75, -0.5, -0.25, 0, 0.25, 0.5, 0.75] as const;
+const LN_RATES = [-0.7, -0.35, 0, 0.35, 0.7] as const;
 
 /** Longest drying that is followed, h. Hair still damp then will not dry in this air. */
 export const HORIZON_H = 240;
