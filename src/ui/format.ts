@@ -42,11 +42,13 @@ export const formatMass = (grams: number, units: UnitSystem): string =>
 export const formatTemperature = (celsius: number, units: UnitSystem): string =>
   units === 'metric' ? `${number(celsius, 0)} °C` : `${number(fahrenheitFromCelsius(celsius), 0)} °F`;
 
-/** A share as whole percent; never 0 or 100 % unless it is. */
-export function formatPercent(share: number): string {
-  if (share > 0 && share < 0.01) return 'under 1 %';
-  if (share < 1 && share > 0.99) return 'over 99 %';
-  return `${Math.round(share * 100)} %`;
+/** A share as whole percent. */
+export const formatPercent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** A chance as whole percent, never certain either way: no forecast is. */
+export function formatChance(chance: number): string {
+  if (chance < 0.01) return 'under 1 %';
+  return chance > 0.99 ? 'over 99 %' : formatPercent(chance);
 }
 
 /** Minutes: to five over twenty, else to one; hours and minutes from 100 minutes up. */

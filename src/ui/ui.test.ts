@@ -27,10 +27,10 @@ describe('figures as they are shown', () => {
     expect(format.formatAboutClock(Date.UTC(2027, 0, 1, 7, 22), 'UTC')).toBe('07:20');
   });
 
-  it('chances never quite certain', () => {
-    expect(format.formatPercent(0.996)).toBe('over 99 %');
-    expect(format.formatPercent(0.004)).toBe('under 1 %');
-    expect(format.formatPercent(0.914)).toBe('91 %');
+  it('chances never certain, shares as they are', () => {
+    for (const sure of [0.996, 1 - 1e-16, 1]) expect(format.formatChance(sure)).toBe('over 99 %');
+    for (const unsure of [0.004, 0]) expect(format.formatChance(unsure)).toBe('under 1 %');
+    expect(format.formatChance(0.914)).toBe('91 %');
     expect(format.formatPercent(1)).toBe('100 %');
   });
 

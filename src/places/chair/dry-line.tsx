@@ -1,7 +1,7 @@
 'use client';
 import { chanceDry } from '@/core/drying/rate-belief';
 import type { DryingNow } from '@/core/plan/drying-now';
-import { formatClock, formatPercent } from '@/ui/format';
+import { formatClock, formatChance } from '@/ui/format';
 import styles from './chair.module.css';
 import type { CheckRow } from './chair-set';
 
@@ -40,7 +40,7 @@ export function DryLine({
       <svg
         viewBox={`0 -4 ${WIDTH} ${HEIGHT + 8}`}
         role="img"
-        aria-label={`Chance of being dry over time; now ${formatPercent(chanceDry(now.belief, now.whole, Math.max(0, nowH)))}`}
+        aria-label={`Chance of being dry over time; now ${formatChance(chanceDry(now.belief, now.whole, Math.max(0, nowH)))}`}
       >
         <path d={`M0 ${HEIGHT}L${curve.join('L')}L${WIDTH} ${HEIGHT}Z`} className={styles.dryArea} />
         <path d={`M${curve.join('L')}`} className={styles.dryCurve} />

@@ -6,7 +6,7 @@ import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { dryingState } from '@/ui/crown-map/section-state';
-import { formatAboutClock, formatClock, formatDay, formatPercent } from '@/ui/format';
+import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
 import { recordCheck } from './actions';
 import type { ChairViewProps, CheckRow } from './chair-set';
 import styles from './chair.module.css';
@@ -86,7 +86,7 @@ export function DryingView(props: DryingViewProps) {
       </section>
       <section className={styles.panel} aria-label="Drying">
         <p className={styles.count} aria-live="polite">
-          <strong>{formatPercent(chances.whole)}</strong>
+          <strong>{formatChance(chances.whole)}</strong>
           <span>sure every root is dry now</span>
         </p>
         <div className={styles.instruction}>

@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { formatPercent } from '@/ui/format';
+import { formatChance } from '@/ui/format';
 
 /** Holds a damp takedown behind a plain warning, with a reason to go on all the same. */
 export function TakedownDialog({
@@ -37,7 +37,7 @@ export function TakedownDialog({
       <DialogTitle id="takedown-title">{isFeltDamp ? 'It felt damp' : 'It may still be damp'}</DialogTitle>
       <DialogContent>
         <p>
-          {formatPercent(chance)} sure to be dry. Taken down damp it frizzes, shrinks and goes days sooner.
+          {formatChance(chance)} sure to be dry. Taken down damp it frizzes, shrinks and goes days sooner.
           Waiting until about {waitUntil} would make it 8 in 10.
         </p>
         <TextField

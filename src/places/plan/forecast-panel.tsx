@@ -14,7 +14,7 @@ import {
   formatLength,
   formatMass,
   formatMinutes,
-  formatPercent,
+  formatChance,
   formatSigned,
 } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
@@ -144,7 +144,7 @@ function DryHeadline({ answer, timeZone }: { answer: AnsweredView; timeZone: str
           </span>
         ) : (
           <>
-            <strong>{formatPercent(chance)}</strong>
+            <strong>{formatChance(chance)}</strong>
             <span>
               sure to be dry at takedown, {formatClock(takedown.startMs, timeZone)}. Feel {feelWords} first.
             </span>

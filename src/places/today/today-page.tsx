@@ -1,6 +1,6 @@
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
-import { formatAboutClock, formatClock, formatDay, formatPercent } from '@/ui/format';
+import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { sectionsLabel } from '../plan/plan-content';
@@ -68,7 +68,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                 >
                   <p>{sectionsLabel(set.brief.set)}</p>
                   <p className={styles.chance}>
-                    <strong>{formatPercent(chances.whole)}</strong> sure every root is dry
+                    <strong>{formatChance(chances.whole)}</strong> sure every root is dry
                   </p>
                   <p>
                     Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}

@@ -1,7 +1,7 @@
 'use client';
 import type { WearDayForecast } from '@/core/plan/forecast';
 import type { Spread } from '@/core/stats/spread';
-import { formatIndex, formatPercent, formatWeekday } from '@/ui/format';
+import { formatIndex, formatChance, formatWeekday } from '@/ui/format';
 import { chanceStillGood } from '@/ui/ribbon/still-good';
 import styles from './wear-desk.module.css';
 import { dateOfDay } from './worn-day';
@@ -45,7 +45,7 @@ export function WearStrip({
               <span>{formatWeekday(Date.parse(`${date}T12:00Z`), 'UTC')}</span>
               <strong>{entry ? formatIndex(entry.definition) : '–'}</strong>
               <small>{forecast[day] ? `forecast ${formatIndex(forecast[day].definition)}` : ''}</small>
-              <small>{formatPercent(chance)} still good</small>
+              <small>{formatChance(chance)} still good</small>
             </button>
           </li>
         );
