@@ -23,7 +23,7 @@ export function HeadThumb({
   return (
     <svg
       className={styles.thumb}
-      viewBox={`22 20 ${DRAWING.width - 44} ${DRAWING.height - 62}`}
+      viewBox={`4 14 ${DRAWING.width - 8} ${DRAWING.height - 48}`}
       aria-hidden="true"
     >
       {HEAD_DRAWING.ears.map((d) => (
