@@ -149,8 +149,12 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
     expect(before).toBeGreaterThan(5);
     await page.keyboard.press('d');
     await see(page, 'What did you feel?');
+    await press(page, 'Leave');
+    await page.waitForSelector('[role="dialog"]', { hidden: true });
+    await page.click('[data-section="3"]');
+    await see(page, 'What did you feel?');
     await press(page, 'Damp still wet inside');
-    await see(page, 'Last felt: section');
+    await see(page, 'Last felt: section 3, root, damp');
     expect(await percentNow()).toBeLessThan(before);
     expect(await textOf(page, 'section[aria-label="Drying"] b')).not.toBe(expected);
   });

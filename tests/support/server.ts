@@ -51,6 +51,7 @@ export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): P
       ...process.env,
       DATABASE_URL: url,
       NODE_ENV: 'production',
+      TZ: 'UTC',
       NEXT_TELEMETRY_DISABLED: '1',
       LOG_LEVEL: 'error',
     },

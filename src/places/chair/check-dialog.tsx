@@ -27,17 +27,20 @@ const FEELS = [
 export function CheckDialog({
   open,
   suggested,
+  sectionNumber,
+  onSection,
   sectionCount,
   onClose,
   onCheck,
 }: {
   open: boolean;
   suggested: readonly number[];
+  sectionNumber: number;
+  onSection: (number: number) => void;
   sectionCount: number;
   onClose: () => void;
   onCheck: (check: { sectionNumber: number; level: Level; feel: CheckFeel }) => void;
 }) {
-  const [sectionNumber, setSection] = useState(suggested[0] ?? 1);
   const [level, setLevel] = useState<Level>('root');
   return (
     <Dialog open={open} onClose={onClose} disablePortal fullWidth maxWidth="xs" aria-labelledby="check-title">
@@ -49,7 +52,7 @@ export function CheckDialog({
               key={number}
               type="button"
               aria-pressed={number === sectionNumber}
-              onClick={() => setSection(number)}
+              onClick={() => onSection(number)}
             >
               {number}
             </button>
@@ -61,7 +64,7 @@ export function CheckDialog({
             high={sectionCount}
             whole
             width={110}
-            onCommit={setSection}
+            onCommit={onSection}
           />
         </div>
         <ChoiceList

@@ -26,6 +26,7 @@ export interface DryingViewProps extends ChairViewProps {
 export function DryingView(props: DryingViewProps) {
   const { set, view, drawn, timeZone, nowMs, log, checks, onCheck, isDialogOpen, onDialog } = props;
   const [open, setOpen] = useState<'check' | 'takedown' | null>(null);
+  const [felt, setFelt] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const installedAtMs = log.state.installedAtMs ?? nowMs;
   const afterH = Math.max(0, (nowMs - installedAtMs) / HOUR_MS);
@@ -46,9 +47,9 @@ export function DryingView(props: DryingViewProps) {
   const lastTelling = checks.filter((check) => check.feel !== 'cool').at(-1);
   const isDryEnough = chances.whole >= DRY_ENOUGH && lastTelling?.feel !== 'damp';
 
-  const check = async (felt: Pick<CheckRow, 'sectionNumber' | 'level' | 'feel'>) => {
+  const check = async (found: Pick<CheckRow, 'sectionNumber' | 'level' | 'feel'>) => {
     setOpen(null);
-    const row: CheckRow = { ...felt, id: crypto.randomUUID(), atMs: Date.now() };
+    const row: CheckRow = { ...found, id: crypto.randomUUID(), atMs: Date.now() };
     try {
       const answer = await recordCheck({ setId: set.id, check: row });
       if (answer.ok) {
@@ -81,7 +82,10 @@ export function DryingView(props: DryingViewProps) {
           skin={set.skinTone}
           hair={set.hairTone}
           stateOf={(number) => dryingState(chances.zones[set.zoneOf[number] ?? 'crown'])}
-          onPick={() => setOpen('check')}
+          onPick={(number) => {
+            setFelt(number);
+            setOpen('check');
+          }}
         />
       </section>
       <section className={styles.panel} aria-label="Drying">
@@ -141,6 +145,8 @@ export function DryingView(props: DryingViewProps) {
       <CheckDialog
         open={open === 'check'}
         suggested={feel}
+        sectionNumber={felt ?? feel[0] ?? 1}
+        onSection={setFelt}
         sectionCount={set.sectionCount}
         onClose={() => setOpen(null)}
         onCheck={check}
