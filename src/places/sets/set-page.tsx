@@ -181,9 +181,7 @@ export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
             timeZone={timeZone}
             setLabel={sectionsLabel(set.brief.set)}
             nowMs={nowMs}
-            {...(set.wearDays.length > 0
-              ? { worn: { lastDay: set.wearDays.at(-1)!.day, isOver: set.endedAtMs !== null } }
-              : {})}
+            {...(set.wearDays.length > 0 ? { worn: { lastDay: set.wearDays.at(-1)!.day } } : {})}
           />
         </Part>
       )}

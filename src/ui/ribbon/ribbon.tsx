@@ -13,8 +13,8 @@ export interface RibbonProps {
   /** "18 twists". */
   readonly setLabel: string;
   readonly nowMs?: number;
-  /** Days really worn, to lay over the forecast: last good day, and whether it is over. */
-  readonly worn?: { readonly lastDay: number; readonly isOver: boolean };
+  /** Days really worn, to lay over the forecast. */
+  readonly worn?: { readonly lastDay: number };
 }
 
 const DAY_MS = 86_400_000;
