@@ -41,38 +41,50 @@ async function bundledCore() {
 
 async function benchCore() {
   const { readBrief, forecast, layoutFor } = await bundledCore();
+  const briefOf = (sections: number, drying: unknown[]) => {
+    const brief = readBrief({
+      format: 'keen-spiral/brief',
+      version: 1,
+      head: { stretchedLengthCm: 25 },
+      set: { technique: 'two-strand-twist', sections, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
+      drying,
+      wearBy: '2027-03-13T09:00:00Z',
+    });
+    if (!brief.ok) throw new Error('the brief of the bench is refused');
+    return brief.value;
+  };
+  const timed = (work: () => unknown, rounds = ROUNDS) =>
+    Array.from({ length: rounds }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    });
   const sequence = [
     { method: 'bonnet', hours: 8 },
     { method: 'hood-hot', hours: 0.5 },
   ];
-  for (const sections of [18, 60, 120, 600]) {
-    const timed = (work: () => unknown) =>
-      Array.from({ length: ROUNDS }, () => {
-        const start = performance.now();
-        work();
-        return performance.now() - start;
-      });
-    timed(() => layoutFor('two-strand-twist', sections));
-    console.log(
-      `layout of ${sections} sections: ${summary(timed(() => layoutFor('two-strand-twist', sections)))}`,
-    );
-    const layout = layoutFor('two-strand-twist', sections);
+  for (const sections of [18, 60, 150, 600]) {
+    const brief = briefOf(sections, []);
+    timed(() => layoutFor(brief));
+    console.log(`layout of ${sections} sections: ${summary(timed(() => layoutFor(brief)))}`);
+    const layout = layoutFor(brief);
     for (const [name, drying] of [
       ['open air', []],
       ['bonnet, then hood', sequence],
     ] as const) {
-      const brief = readBrief({
-        format: 'keen-spiral/brief',
-        version: 1,
-        head: { stretchedLengthCm: 25 },
-        set: { technique: 'two-strand-twist', sections, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
-        drying,
-        wearBy: '2027-03-13T09:00:00Z',
-      });
-      if (!brief.ok) throw new Error('the brief of the bench is refused');
-      timed(() => forecast(brief.value, layout));
+      const own = briefOf(sections, [...drying]);
+      timed(() => forecast(own, layout, 0));
       console.log(
-        `forecast of ${sections} sections, ${name}: ${summary(timed(() => forecast(brief.value, layout)))}`,
+        `deterministic forecast of ${sections} sections, ${name}: ${summary(timed(() => forecast(own, layout, 0)))}`,
+      );
+    }
+  }
+  for (const sections of [18, 120]) {
+    const own = briefOf(sections, sequence);
+    const layout = layoutFor(own);
+    for (const draws of [50, 200, 1000]) {
+      console.log(
+        `forecast of ${sections} sections with ${draws} draws: ${summary(timed(() => forecast(own, layout, draws), 6))}`,
       );
     }
   }

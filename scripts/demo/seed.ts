@@ -139,7 +139,7 @@ async function tellSet(
     event('taken-down', takenDownAtMs, null, told.takedownReason ?? null),
   ]);
   for (const [day, [definition, frizz, note]] of told.diary.entries()) {
-    const expected = view.byDay[Math.min(day, view.byDay.length - 1)]!;
+    const expected = view.plan.result.byDay[Math.min(day, view.plan.result.byDay.length - 1)]!;
     await saveWearDay(
       tx,
       studioId,

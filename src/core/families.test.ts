@@ -1,21 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../tests/support/briefs';
-import { CAUTIONS, dueCautions, type CautionContext } from './advice/cautions';
+import type { CautionContext, WhatCame } from './advice/caution';
+import { CAUTIONS, dueCautions } from './advice/cautions';
 import { dryingMethods } from './drying-methods';
 import { productRoles } from './products';
 import { TECHNIQUE_IDS, techniqueOf } from './techniques';
+import { bundleOf } from './techniques/bundle-of';
 import type { SetForm } from './techniques/technique';
+import { toolKinds } from './techniques/tool-kind';
 
 const formOf = (id: (typeof TECHNIQUE_IDS)[number], hairCount: number, lengthMm: number): SetForm => {
   const technique = techniqueOf(id);
-  const grossMm2 = (hairCount * 0.00385) / technique.coefficients.value.packing;
-  const bundle = {
-    hairCount,
-    lengthMm,
-    grossMm2,
-    ropeMm: Math.sqrt((4 * grossMm2) / (Math.PI * technique.coefficients.value.ropes)),
-  };
-  return technique.form(bundle, technique.tool ? { diameterMm: 16, workingLengthMm: 80 } : null);
+  const hair = bundleOf(technique, {
+    sectionCm2: hairCount / 165,
+    densityPerCm2: 165,
+    strandUm: 70,
+    lengthCm: lengthMm / 10,
+    coilDiameterMm: 6,
+    shrinkage: 0.6,
+  });
+  return technique.form(hair, technique.tool ? toolKinds[technique.tool].usual : null);
 };
 
 describe.each(TECHNIQUE_IDS)('the technique %s', (id) => {
@@ -69,19 +73,43 @@ describe('registries', () => {
 describe('cautions', () => {
   const context = (
     change: Parameters<typeof aBrief>[0] = {},
-    more: Partial<CautionContext> = {},
+    came: Partial<WhatCame> = {},
+    daysInSet: number | null = null,
   ): CautionContext => ({
     brief: readOrThrow(aBrief(change)),
-    roomStaysDamp: false,
-    chanceDryAtTakedown: 0.95,
-    dryingWindowH: 9,
-    fullestFit: null,
-    rodsNeeded: 0,
-    productPerG: 0.3,
-    shortestTurns: null,
-    ...more,
+    daysInSet,
+    came: {
+      roomStaysDamp: false,
+      chanceDryAtTakedown: 0.95,
+      dryingWindowH: 9,
+      fullestFit: null,
+      toolsNeeded: 0,
+      toolsOwned: 0,
+      doses: [],
+      productPerG: 0.3,
+      zones: [],
+      tightestKnot: null,
+      ...came,
+    },
   });
   const codes = (c: CautionContext) => dueCautions(c).map((caution) => caution.code);
+  const dose = (verdict: 'little' | 'much'): WhatCame['doses'][number] => ({
+    layer: { role: 'gel', grams: 1 },
+    recommendedG: 20,
+    verdict,
+    inHands: { unit: 'dime', amount: 1 },
+    leftAfterWashG: 0,
+  });
+  const knot = (slackLeft: number, crowding: number) =>
+    ({ slackLeft, crowding, comfort: 'tight' }) as WhatCame['tightestKnot'];
+  const shortNape: WhatCame['zones'][number] = {
+    zone: 'nape',
+    technique: 'braid',
+    sections: 3,
+    lengthCm: 3,
+    problem: { code: 'too-short', text: '3 cm is too short for braids: they want 6 cm' },
+    proposals: [{ technique: 'comb-coil', toolDiameterMm: null, sections: null, text: 'comb coils here' }],
+  };
 
   it('has one row a code', () => {
     expect(new Set(CAUTIONS.map((caution) => caution.code)).size).toBe(CAUTIONS.length);
@@ -104,29 +132,74 @@ describe('cautions', () => {
     ],
     ['heat-without-protectant', context({ brief: { drying: [{ method: 'hood-hot', hours: 1 }] } })],
     ['sealant-first', context({ set: { layers: [{ role: 'oil' }, { role: 'gel' }] } })],
+    [
+      'water-over-sealant',
+      context({ set: { layers: [{ role: 'cream' }, { role: 'oil' }, { role: 'leave-in' }] } }),
+    ],
+    ['heavy-under-foam', context({ set: { layers: [{ role: 'butter' }, { role: 'mousse' }] } })],
+    [
+      'hold-and-butter-on-fine',
+      context({ head: { strandDiameterUm: 55 }, set: { layers: [{ role: 'butter' }, { role: 'gel' }] } }),
+    ],
     ['heavy-on-fine', context({ head: { strandDiameterUm: 55 }, set: { layers: [{ role: 'butter' }] } })],
+    [
+      'protein',
+      context({
+        head: { conditions: ['protein-sensitive'] },
+        set: { layers: [{ role: 'leave-in', protein: true }] },
+      }),
+    ],
     ['more-product-than-hair', context({}, { productPerG: 1.2 })],
+    ['too-much-product', context({}, { doses: [dose('much')] })],
+    ['too-little-product', context({}, { doses: [dose('little')] })],
+    ['length-cannot-carry', context({}, { zones: [shortNape] })],
     ['tension', context({ set: { rootMethod: 'braided' } })],
-    ['less-than-a-turn', context({}, { shortestTurns: 0.6 })],
+    ['knot-tight', context({}, { tightestKnot: knot(-0.05, 1) })],
+    [
+      'slept-in',
+      context({
+        set: { technique: 'bantu-knot', endsMethod: 'tucked' },
+        brief: { drying: [{ method: 'bonnet', hours: 8 }] },
+      }),
+    ],
+    ['left-in', context({}, {}, 20)],
     ['little-stretch', context({ set: { startState: 'wet', layers: [] } })],
     ['patch-test', context()],
     ['hygiene', context()],
   ])('%s shows when it is due, once, in words', (code, due) => {
     expect(codes(due).filter((own) => own === code)).toHaveLength(1);
-    expect(dueCautions(due).find((own) => own.code === code)!.text.length).toBeGreaterThan(30);
+    const own = dueCautions(due).find((caution) => caution.code === code)!;
+    expect(own.text.length).toBeGreaterThan(30);
+    expect(own.shows.length).toBeGreaterThan(0);
   });
 
   it('a calm set shows only what every set shows', () => {
     expect(codes(context())).toEqual(['patch-test', 'hygiene']);
+    expect(codes(context({}, {}, 5))).toEqual(['patch-test', 'hygiene']);
   });
 
-  it('rods are watched for overlap, band and count', () => {
-    const fit = {
-      impossible: false,
-      fill: 1.3,
-      bandTooWide: true,
-      smallestFittingMm: 17.2,
-    } as CautionContext['fullestFit'];
+  it('what asks not to set comes first, and says who to turn to', () => {
+    const [first] = dueCautions(context({ head: { conditions: ['child', 'sore-scalp'] } }));
+    expect(first).toMatchObject({ code: 'sore-scalp', severity: 'stop', turnTo: 'a dermatologist' });
+  });
+
+  it('twists may stay in for a fortnight, braids for six weeks', () => {
+    expect(codes(context({}, {}, 13))).not.toContain('left-in');
+    expect(codes(context({ set: { technique: 'braid' } }, {}, 40))).not.toContain('left-in');
+    expect(codes(context({ set: { technique: 'braid' } }, {}, 43))).toContain('left-in');
+  });
+
+  it('both orders of cream and oil pass', () => {
+    for (const layers of [
+      [{ role: 'leave-in' as const }, { role: 'cream' as const }, { role: 'oil' as const }],
+      [{ role: 'leave-in' as const }, { role: 'oil' as const }, { role: 'cream' as const }],
+    ]) {
+      expect(codes(context({ set: { layers } }))).not.toContain('sealant-first');
+    }
+  });
+
+  it('tools are watched for band and count', () => {
+    const fit = { impossible: false, bandTooWide: true } as WhatCame['fullestFit'];
     const rods = {
       set: {
         technique: 'rod-set' as const,
@@ -134,11 +207,8 @@ describe('cautions', () => {
         tool: { diameterMm: 13, owned: 20 },
       },
     };
-    const due = dueCautions(context(rods, { fullestFit: fit, rodsNeeded: 30 }));
-    expect(due.find((own) => own.code === 'rod-overlaps')!.text).toContain('18 mm');
-    expect(due.find((own) => own.code === 'rods-short')!.text).toBe('30 rods wanted, 20 owned.');
-    expect(due.map((own) => own.code)).toContain('rod-band-wide');
-    const impossible = { ...fit!, impossible: true };
-    expect(codes(context(rods, { fullestFit: impossible, rodsNeeded: 10 }))).toContain('rod-impossible');
+    const due = dueCautions(context(rods, { fullestFit: fit, toolsNeeded: 30, toolsOwned: 20 }));
+    expect(due.find((own) => own.code === 'tools-short')!.text).toBe('30 rods wanted, 20 owned.');
+    expect(due.map((own) => own.code)).toContain('band-wide');
   });
 });

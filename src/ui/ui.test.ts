@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawLayout } from '@/core/parting/drawn-layout';
-import { layBrick } from '@/core/parting/brick-layout';
+import { EVEN_SIZES, generateRecipe } from '@/core/parting/generate';
+import { layOut } from '@/core/parting/layout';
 import { ratingScales } from '@/core/wear/rating-scales';
 import { wearSeries } from './charts/wear-series';
 import { moveFocus } from './crown-map/crown-map-focus';
@@ -47,7 +48,19 @@ describe('figures as they are shown', () => {
 });
 
 describe('moving over the crown map by keys', () => {
-  const sections = drawLayout(layBrick(18, 1));
+  const sections = drawLayout(
+    layOut(
+      generateRecipe({
+        circumferenceCm: 56,
+        count: 18,
+        pattern: 'brick',
+        part: 'none',
+        aspect: 1,
+        sizes: EVEN_SIZES,
+        own: {},
+      }),
+    ),
+  );
   it('right and left follow the working order and stop at the ends', () => {
     expect(moveFocus(sections, 1, 'ArrowRight', false)).toBe(2);
     expect(moveFocus(sections, 1, 'ArrowLeft', false)).toBe(1);
@@ -100,6 +113,7 @@ describe('states and scales in words', () => {
       volume: 5,
       curlDiameterMm: 9,
       stretch: 0.7,
+      visibleLengthCm: {},
     }));
     const points = wearSeries(forecast, [{ day: 3, definition: 4, frizz: 6 }]);
     expect(points).toHaveLength(4);

@@ -1,5 +1,4 @@
 import type { DryingShape, SectionClass } from '@/core/drying/nodes';
-import { rodSet } from '@/core/techniques/rod-set';
 import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
 import type { Zone } from '@/core/hair/zone';
 
@@ -19,6 +18,7 @@ export function referenceClasses(
   shape: DryingShape = twoStrandTwist.dryingShape,
   lengthCm = 22,
   rod: SectionClass['rod'] = null,
+  endRod: SectionClass['endRod'] = null,
 ): SectionClass[] {
   return (Object.keys(SHARES) as Zone[]).map((zone) => ({
     zone,
@@ -29,8 +29,6 @@ export function referenceClasses(
     lengthCm,
     shape,
     rod,
+    endRod,
   }));
 }
-
-export const TWIST = twoStrandTwist.dryingShape;
-export const ROD = rodSet.dryingShape;

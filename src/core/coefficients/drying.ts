@@ -20,7 +20,18 @@ export const drying = coefficients({
   unevenParting: [0.17, 'sd of ln area', 0.08, 0.3, 'C', 'hand-parted sections'],
 });
 
-/** Spread of ln drying time by what is not known, each alone (drying §7, measured on its reference head). */
+/** What is only roughly known of a drying head, one draw at a time (drying §7). */
+export const drawSpread = coefficients({
+  pickUp: [0.22, 'sd of ln', 0.1, 0.35, 'A', 'how wet it was at the start'],
+  hairDensity: [0.15, 'sd of ln', 0.05, 0.25, 'A', 'how much hair there is'],
+  airMovement: [0.35, 'sd of ln', 0.2, 0.5, 'A', 'air movement in the room'],
+  productWater: [0.25, 'sd of ln', 0.1, 0.4, 'A', 'water in the products, and how much was used'],
+  roomHumidity: [0.06, 'share', 0.03, 0.1, 'A', 'humidity of the room'],
+  roomTemperatureK: [1.5, 'K', 0.5, 3, 'A', 'temperature of the room'],
+  hotAirK: [3, 'K', 1, 6, 'A', 'temperature of hot air at the hair'],
+});
+
+/** Spread of ln drying time by those causes, each alone, measured on the reference head (drying §7). */
 export const dryingSpread = coefficients({
   hairDensity: [0.127, 'sd of ln h', 0.05, 0.2, 'F', 'how much hair there is'],
   pickUp: [0.089, 'sd of ln h', 0.05, 0.2, 'F', 'how wet it was at the start'],
@@ -29,8 +40,10 @@ export const dryingSpread = coefficients({
   airMovement: [0.037, 'sd of ln h', 0.02, 0.1, 'F', 'air movement'],
   productWater: [0.035, 'sd of ln h', 0.02, 0.1, 'F', 'water in the products'],
   roomTemperature: [0.022, 'sd of ln h', 0.01, 0.05, 'F', 'temperature of the room'],
-  unknownHead: [0.25, 'sd of ln h', 0.1, 0.4, 'F', 'a head not yet learnt'],
 });
+
+/** Spread of ln drying rate of a head that is not learnt yet (drying §7). */
+export const UNKNOWN_HEAD_LN_SD = 0.25;
 
 /** Crowding of each zone: how freely air reaches it (drying §4, zones). */
 export const zoneExposure = coefficients({

@@ -14,13 +14,14 @@ export const hair = coefficients({
   fibreDensity: [1320, 'kg/m³', 1300, 1340, 'P', 'density of keratin fibre'],
   growthSlowMmPerMonth: [8, 'mm/month', 6, 10, 'P', 'published means for tightly coiled hair, from memory'],
   growthFastMmPerMonth: [12.5, 'mm/month', 10, 15, 'P', 'straight scalp hair, from memory'],
-  dryMarginRegain: [
-    0.05,
-    'g/g',
-    0.03,
-    0.08,
+  nearlyDryRegain: [0.25, 'g/g', 0.2, 0.3, 'C', 'hair that a stylist calls 80–90 % dry'],
+  dryGapShare: [
+    0.327,
+    '–',
+    0.2,
+    0.5,
     'F',
-    'hair this near its equilibrium with the room reads as dry',
+    'hair reads as dry this far above the room, as a share of the way from there to nearly dry',
   ],
   glassRegain: [
     0.22,

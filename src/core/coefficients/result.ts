@@ -49,11 +49,12 @@ export const result = coefficients({
   sizeRetention: [-0.08, '–', -0.15, 0, 'A', 'thick sections set less'],
   overlapRetention: [0.35, '–', 0.2, 0.5, 'A', 'hair wound over hair sets less'],
   bandAspect: [5, '–', 3, 8, 'A', 'width over thickness of a band of hair on a rod'],
+  formerAspect: [6, '–', 4, 8, 'A', 'width over thickness of the ribbon of hair in a spiral former'],
+  knotSlack: [0.25, '–', 0, 0.5, 'A', 'slack left in the first turn of a knot, as a share of the rope'],
   opennessPerNightCap: [0.25, '–', 0.15, 0.4, 'A', 'most that nights open a curl'],
   filmStiffness: [2, '–', 1, 3, 'A', 'film and clumping stiffen a hair, at full hold'],
   filmWeight: [0.1, '–', 0, 0.2, 'A', 'weight of product on a set hair'],
   indexRange: [1, 'points', 0.5, 1.5, 'A', 'half range of definition, frizz and volume'],
-  timeRange: [0.2, 'share', 0.1, 0.3, 'A', 'half range of hands-on time'],
   curlRange: [0.25, 'share', 0.15, 0.35, 'A', 'half range of curl diameter'],
   stretchRange: [0.1, 'points of stretch', 0.05, 0.15, 'A', 'half range of stretch'],
 }); // prettier-ignore

@@ -13,13 +13,15 @@ export interface RootMethod {
   readonly volume: number;
   /** Tension at the scalp worth a caution at the hairline. */
   readonly pulls: boolean;
+  /** Plaited: lies for drying as a plait does. */
+  readonly isPlaited: boolean;
 }
 
 export const rootMethods = {
-  plain: { label: 'Plain', phrase: 'plain root', installMin: 0, takedownMin: 0, stretchedMm: 0, stretch: 0, volume: 0, pulls: false },
-  braided: { label: 'Braided', phrase: 'braided root', installMin: 0.9, takedownMin: 0.4, stretchedMm: 40, stretch: 0.93, volume: -0.4, pulls: true },
-  'outside-plaited': { label: 'Outside-plaited', phrase: 'outside-plaited root', installMin: 1, takedownMin: 0.45, stretchedMm: 40, stretch: 0.93, volume: -0.4, pulls: true },
-  stretched: { label: 'Banded or stretched', phrase: 'stretched root', installMin: 0.4, takedownMin: 0.2, stretchedMm: 40, stretch: 0.9, volume: -0.4, pulls: true },
+  plain: { label: 'Plain', phrase: 'plain root', installMin: 0, takedownMin: 0, stretchedMm: 0, stretch: 0, volume: 0, pulls: false, isPlaited: false },
+  braided: { label: 'Braided', phrase: 'braided root', installMin: 0.9, takedownMin: 0.4, stretchedMm: 40, stretch: 0.93, volume: -0.4, pulls: true, isPlaited: true },
+  'outside-plaited': { label: 'Outside-plaited', phrase: 'outside-plaited root', installMin: 1, takedownMin: 0.45, stretchedMm: 40, stretch: 0.93, volume: -0.4, pulls: true, isPlaited: true },
+  stretched: { label: 'Banded or stretched', phrase: 'stretched root', installMin: 0.4, takedownMin: 0.2, stretchedMm: 40, stretch: 0.9, volume: -0.4, pulls: true, isPlaited: false },
 } as const satisfies Record<string, RootMethod>; // prettier-ignore
 
 export type RootMethodId = keyof typeof rootMethods;

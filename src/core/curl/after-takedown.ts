@@ -31,6 +31,9 @@ export interface WornHair {
 export interface VisibleCurl {
   /** Outer diameter, mm. */
   readonly diameterMm: number;
+  /** The same at the root and at the tip. */
+  readonly rootDiameterMm: number;
+  readonly tipDiameterMm: number;
   readonly visibleMm: number;
   /** Visible over stretched length, 0 to 1. */
   readonly stretch: number;
@@ -75,8 +78,11 @@ export function curlAfterTakedown(hair: WornHair): VisibleCurl {
   const rootMm = Math.min(hair.root.stretchedMm, hair.lengthMm / 2);
   const rootRatio = Math.max(ratio, s * hair.root.stretch + (1 - s) * ratio);
   const visibleMm = ratio * (hair.lengthMm - rootMm) + rootMm * rootRatio;
+  const outside = (s * hair.thicknessMm) / Math.sqrt(hair.separations);
   return {
-    diameterMm: 2 * meanAlongHair(radii) + (s * hair.thicknessMm) / Math.sqrt(hair.separations),
+    diameterMm: 2 * meanAlongHair(radii) + outside,
+    rootDiameterMm: 2 * radii[0]! + outside,
+    tipDiameterMm: 2 * radii.at(-1)! + outside,
     visibleMm,
     stretch: visibleMm / hair.lengthMm,
   };

@@ -13,6 +13,16 @@ export interface Room {
   readonly relativeHumidity: number;
 }
 
+/** How the air at hand differs from a method's own figures. */
+export interface AirSupply {
+  /** × the air movement: in full in open air, by its root where a machine blows. */
+  readonly movement: number;
+  /** Added to the temperature of hot air, K. */
+  readonly hotAirK: number;
+}
+
+const AS_USUAL: AirSupply = { movement: 1, hotAirK: 0 };
+
 /** What one drying method makes of a room, the same for every zone. */
 export interface MethodAir {
   readonly scalpC: number;
@@ -30,17 +40,19 @@ export interface MethodAir {
 interface AirStream {
   readonly share: number;
   readonly method: DryingMethod;
+  readonly movement: number;
   readonly filmC: number;
   readonly differenceK: number;
 }
 
 /** Air temperature of a method in a room: a hood set cooler than the room blows room air. */
-const airTemperatureC = (method: DryingMethod, room: Room) =>
-  method.airC === null ? room.temperatureC : Math.max(method.airC, room.temperatureC);
+const airTemperatureC = (method: DryingMethod, room: Room, supply: AirSupply) =>
+  method.airC === null ? room.temperatureC : Math.max(method.airC + supply.hotAirK, room.temperatureC);
 
 /** Scalp, radiation, sweat and room vapour under a method (drying §5.5). */
-export function methodAir(method: DryingMethod, room: Room): MethodAir {
-  const radiantFrom = method.radiant.from === 'air' ? airTemperatureC(method, room) : room.temperatureC;
+export function methodAir(method: DryingMethod, room: Room, supply = AS_USUAL): MethodAir {
+  const radiantFrom =
+    method.radiant.from === 'air' ? airTemperatureC(method, room, supply) : room.temperatureC;
   return {
     scalpC: method.scalpC + (method.isHot ? 0 : 0.25 * (room.temperatureC - 22)),
     radiantC: radiantFrom + method.radiant.offsetK,
@@ -49,8 +61,8 @@ export function methodAir(method: DryingMethod, room: Room): MethodAir {
     openShare: method.cover ? 1 - method.cover.share / 2 : 1,
     hotStep: method.isHot,
     streams: [
-      airStream(method, room, method.duty),
-      ...(method.duty < 1 ? [airStream(openAir, room, 1 - method.duty)] : []),
+      airStream(method, room, method.duty, supply),
+      ...(method.duty < 1 ? [airStream(openAir, room, 1 - method.duty, supply)] : []),
     ],
   };
 }
@@ -61,42 +73,52 @@ export interface ZoneExchange {
   readonly roomC: number;
 }
 
-/** Ladder of one zone: area, hair length and exposure decide how freely its air renews itself. */
+/** What of a zone decides how freely its air renews itself. */
+export interface AiredZone {
+  readonly zone: Zone;
+  readonly areaM2: number;
+  /** Mean length of its hair, m. */
+  readonly lengthM: number;
+  /** × for hair that hangs loose. */
+  readonly vent: number;
+}
+
+/** Ladder of one zone: area, hair length, exposure and air movement decide how freely its air renews itself. */
 export function zoneExchange(
   method: DryingMethod,
   room: Room,
-  zone: Zone,
-  areaM2: number,
-  lengthM: number,
+  { zone, areaM2, lengthM, vent }: AiredZone,
+  supply = AS_USUAL,
 ): ZoneExchange {
-  const exposure = zoneExposure.value[zone];
+  const exposure = zoneExposure.value[zone] * vent;
   const envelope = 1 + 1.75 * lengthM;
   const rootShape = Math.min(1.6, Math.max(0.75, Math.sqrt(0.22 / lengthM)));
   const mix = (index: 0 | 1 | 2) =>
     (method.duty * method.exchangeMmS[index] + (1 - method.duty) * openAir.exchangeMmS[index]) / 1000;
-  const endSpeed = mix(2);
+  const endSpeed = mix(2) * Math.sqrt(supply.movement);
   const endRoom = method.cover
     ? (areaM2 * envelope * (1 - method.cover.share)) / (1 / (endSpeed * exposure) + method.cover.resistanceSM)
     : endSpeed * exposure * areaM2 * envelope;
-  const hotShare = (method.duty * method.exchangeMmS[2]) / 1000 / endSpeed;
+  const hotShare = (method.duty * method.exchangeMmS[2]) / 1000 / mix(2);
   return {
     between: [mix(0) * exposure * areaM2 * rootShape, mix(1) * exposure * areaM2 * envelope, endRoom],
-    roomC: hotShare * airTemperatureC(method, room) + (1 - hotShare) * room.temperatureC,
+    roomC: hotShare * airTemperatureC(method, room, supply) + (1 - hotShare) * room.temperatureC,
   };
 }
 
-function airStream(method: DryingMethod, room: Room, share: number): AirStream {
-  const airC = airTemperatureC(method, room);
+function airStream(method: DryingMethod, room: Room, share: number, supply: AirSupply): AirStream {
+  const airC = airTemperatureC(method, room, supply);
+  const movement = method.isHot ? Math.sqrt(supply.movement) : supply.movement;
   const wetC = wetBulbFromRatioC(airC, humidityRatio(room.temperatureC, room.relativeHumidity));
-  return { share, method, filmC: (airC + wetC) / 2, differenceK: 0.6 * Math.max(1, airC - wetC) };
+  return { share, method, movement, filmC: (airC + wetC) / 2, differenceK: 0.6 * Math.max(1, airC - wetC) };
 }
 
 /** Heat and mass transfer at one node; a moving nozzle is averaged over its duty. */
 export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode, level: 0 | 1 | 2) {
   let heatWM2K = 0;
   let massMS = 0;
-  for (const { share, method, filmC, differenceK } of air.streams) {
-    const speed = method.airSpeedMS * method.speedShare[level] * zoneExposure.value[zone];
+  for (const { share, method, movement, filmC, differenceK } of air.streams) {
+    const speed = movement * method.airSpeedMS * method.speedShare[level] * zoneExposure.value[zone];
     const transfer = cylinderTransfer(node.diameterM, speed, filmC, differenceK);
     heatWM2K += share * transfer.heatWM2K;
     massMS += share * transfer.massMS;
@@ -104,6 +126,6 @@ export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode, level
   return { heatWM2K, massMS };
 }
 
-/** Radiation conductance per m² of a node, W/K: half hidden at the root. */
-export const radiationWM2K = (level: 0 | 1 | 2): number =>
-  dryingTable.value.radiationWM2K * (level === 0 ? 0.5 : 0.9);
+/** Radiation conductance per m² of a node, W/K: roots and knots are half hidden. */
+export const radiationWM2K = (isHidden: boolean): number =>
+  dryingTable.value.radiationWM2K * (isHidden ? 0.5 : 0.9);

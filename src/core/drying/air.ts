@@ -99,3 +99,17 @@ export function airProperties(filmC: number): AirProperties {
 /** Diffusivity of water vapour in air, m²/s. */
 export const vapourDiffusivity = (temperatureC: number): number =>
   2.26e-5 * (kelvin(temperatureC) / 273.15) ** 1.81;
+
+const TABLE_FROM_C = -30;
+const TABLE_TO_C = 110;
+const DIFFUSIVITIES = Float64Array.from({ length: TABLE_TO_C - TABLE_FROM_C + 2 }, (_, i) =>
+  vapourDiffusivity(TABLE_FROM_C + i),
+);
+
+/** {@link vapourDiffusivity} by linear interpolation between whole degrees (within 2e-5), for the time loop. */
+export function quickVapourDiffusivity(temperatureC: number): number {
+  const at = Math.min(TABLE_TO_C, Math.max(TABLE_FROM_C, temperatureC)) - TABLE_FROM_C;
+  const below = Math.floor(at);
+  const first = DIFFUSIVITIES[below]!;
+  return first + (at - below) * (DIFFUSIVITIES[below + 1]! - first);
+}

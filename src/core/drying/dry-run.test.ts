@@ -1,13 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { referenceClasses, ROD, TWIST } from '../../../tests/support/reference-head';
+import { referenceClasses } from '../../../tests/support/reference-head';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { dryRun, type DryRunInput } from './dry-run';
-import { sectionNodes } from './nodes';
+import { sectionNodes, type DryingNode } from './nodes';
 import { equilibriumRegain, saturatedRegain } from './sorption';
+import { bantuKnot } from '../techniques/bantu-knot';
+import { rodSet } from '../techniques/rod-set';
+import { TECHNIQUE_IDS, techniqueOf } from '../techniques';
+import { twoStrandTwist } from '../techniques/two-strand-twist';
 
 const ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
 const FILM = 0.06 * 10 * 0.12 * 40 + 0.06 * 10 * 0.28 * 90;
+const TWIST = twoStrandTwist.dryingShape;
+const ROD = rodSet.dryingShape;
 const DAMP = saturatedRegain(1) + 0.25;
 
 /** Reference A: 16 even twists, damp, leave-in and cream, in a 22 °C 45 % room. */
@@ -30,7 +36,11 @@ const under = (method: DryingMethodId) => [{ method: dryingMethods[method], hour
 
 describe('geometry of a section for drying', () => {
   it('weighs and measures a twist of the reference head', () => {
-    const [root, middle, ends] = sectionNodes(referenceClasses(16)[0]!);
+    const [root, middle, ends] = sectionNodes(referenceClasses(16)[0]!) as [
+      DryingNode,
+      DryingNode,
+      DryingNode,
+    ];
     expect([root, middle, ends].map((node) => node.massKg * 1000)).toEqual([
       expect.closeTo(1.2954, 3),
       expect.closeTo(3.7242, 3),
@@ -45,9 +55,18 @@ describe('geometry of a section for drying', () => {
   });
 
   it('lays a 1.7 mm sheet on a 19 mm rod', () => {
-    const [root] = sectionNodes(referenceClasses(30, ROD, 22, { diameterMm: 19, woundWidthMm: 70 })[0]!);
+    const rod = { diameterMm: 19, woundWidthMm: 70 };
+    const root = sectionNodes(referenceClasses(30, ROD, 22, rod)[0]!)[0]!;
     expect(root.depthM * 1000).toBeCloseTo(1.699, 2);
     expect(root.diameterM * 1000).toBeCloseTo(22.4, 1);
+  });
+
+  it('rolls one of 15 knots of 6.5 g into a ball 30 mm across', () => {
+    const [knot, ...none] = sectionNodes(referenceClasses(15, bantuKnot.dryingShape)[0]!);
+    expect(none).toHaveLength(0);
+    expect(knot!.massKg * 1000).toBeCloseTo(6.532, 2);
+    expect(knot!.areaM2 * 1e4).toBeCloseTo(17.3, 1);
+    expect(knot!.depthM * 1000).toBeCloseTo(15.15, 1);
   });
 });
 
@@ -56,12 +75,15 @@ describe('drying of the reference head', () => {
     ['air', [10.51, 7.97, 4.82]],
     ['hood-hot', [1.36, 0.65, 0.37]],
     ['diffuser', [2.37, 1.36, 0.76]],
-  ] as const)('%s: root, middle and ends within 3 %%', (method, hours) => {
-    hours.forEach((expected, level) => {
-      const own = slowest(reference({ steps: under(method) }), level as 0 | 1 | 2);
-      expect(Math.abs(own / expected - 1)).toBeLessThan(0.03);
-    });
-  });
+  ] as const)(
+    '%s: root, middle and ends within 4 %% (the note’s own steps leave it 1 to 4 %% late)',
+    (method, hours) => {
+      hours.forEach((expected, level) => {
+        const own = slowest(reference({ steps: under(method) }), level as 0 | 1 | 2);
+        expect(Math.abs(own / expected - 1)).toBeLessThan(0.04);
+      });
+    },
+  );
 
   it('a night under a bonnet and a hot hood after it', () => {
     const steps = [
@@ -126,7 +148,7 @@ describe('laws of drying', () => {
   });
 
   it('under one method, time is inverse to the rate of the head', () => {
-    expect(rootHours({ rate: 2 }) * 2).toBeCloseTo(rootHours({ rate: 1 }), 0);
+    expect((rootHours({ rate: 2 }) * 2) / rootHours({ rate: 1 })).toBeCloseTo(1, 2);
   });
 
   it('equal sections dry alike whether they are counted together or apart', () => {
@@ -148,10 +170,14 @@ describe('laws of drying', () => {
         fc.double({ min: 5, max: 45, noNaN: true }),
         fc.double({ min: 0, max: 0.9, noNaN: true }),
         fc.constantFrom(...(Object.keys(dryingMethods) as DryingMethodId[])),
-        (sections, lengthCm, temperatureC, relativeHumidity, method) => {
+        fc.constantFrom(...TECHNIQUE_IDS),
+        (sections, lengthCm, temperatureC, relativeHumidity, method, id) => {
           const run = dryRun(
             reference({
-              classes: referenceClasses(sections, TWIST, lengthCm),
+              classes: referenceClasses(sections, techniqueOf(id).dryingShape, lengthCm, {
+                diameterMm: 16,
+                woundWidthMm: 70,
+              }),
               room: { temperatureC, relativeHumidity },
               steps: under(method),
               horizonH: 60,
@@ -160,6 +186,8 @@ describe('laws of drying', () => {
           expect(run.moisture.every((x) => Number.isFinite(x) && x >= 0)).toBe(true);
           expect(run.dryAfterH.every((h) => h >= 0)).toBe(true);
           expect(run.dampness.every((d) => d >= 0 && d <= 1)).toBe(true);
+          const lost = run.startWaterKg - run.endWaterKg;
+          expect(Math.abs(run.evaporatedKg - lost)).toBeLessThan(1e-12 * (1 + run.startWaterKg));
           for (let i = 1; i < run.moisture.length; i++) {
             expect(run.moisture[i]!).toBeLessThan(run.moisture[i - 1]! + 1e-3);
           }

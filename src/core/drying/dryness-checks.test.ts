@@ -27,13 +27,16 @@ const check = (feel: DrynessCheck['feel'], afterH: number, sectionNumber = 1): D
 describe('how sure a head is dry', () => {
   it('combines what is not known in squares (JCGM 100:2008)', () => {
     const sd = Math.hypot(0.127, 0.089, 0.054, 0.044, 0.037, 0.035, 0.022, 0.25);
-    expect(lnTimeSd()).toBeCloseTo(sd, 12);
+    expect(lnTimeSd(0.25)).toBeCloseTo(sd, 12);
   });
 
   it('is a log-normal about the usual time while nothing was felt', () => {
     const belief = priorBelief();
     for (const hours of [5, 8, 10, 14]) {
-      expect(chanceDry(belief, times(8), hours)).toBeCloseTo(normalCdf(Math.log(hours / 8) / lnTimeSd()), 2);
+      expect(chanceDry(belief, times(8), hours)).toBeCloseTo(
+        normalCdf(Math.log(hours / 8) / lnTimeSd(0.25)),
+        2,
+      );
     }
     const { p10, p50, p90 } = drySpread(belief, times(8));
     expect(p50).toBeCloseTo(8, 1);

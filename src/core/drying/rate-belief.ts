@@ -1,7 +1,7 @@
-import { dryingSpread } from '../coefficients/drying';
+import { dryingSpread, UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import type { Spread } from '../stats/spread';
-import { hoursAtRate, INSTANT_H } from './rate-table';
+import { hoursAtRate, INSTANT_H, rateForHours } from './rate-table';
 
 /** What is believed of the drying rate of this head on this day: weights over ln rate, adding up to 1. */
 export interface RateBelief {
@@ -11,18 +11,20 @@ export interface RateBelief {
 
 const GRID_STEP = 0.04;
 const GRID_HALF = 34;
+const MOST_POINTS = 120;
 
 /**
- * Standard deviation of ln drying time when nothing was felt yet: the head is not learnt, and room, pick-up,
- * hair and product are only known roughly. Independent causes add in squares.
+ * Standard deviation of ln drying time when nothing was felt yet: room, pick-up, hair and product are only known
+ * roughly, and so is the head. Independent causes add in squares.
  *
+ * @param headLnSd spread of what is known of the head's own rate
  * @source drying §7; combination of standard uncertainties, JCGM 100:2008 §5.1.2
  */
-export const lnTimeSd = (): number =>
-  Math.sqrt(Object.values(dryingSpread.value).reduce((sum, sd) => sum + sd * sd, 0));
+export const lnTimeSd = (headLnSd: number): number =>
+  Math.hypot(headLnSd, ...Object.values(dryingSpread.value));
 
-/** Belief before any check: normal in ln rate about the trade's usual. */
-export function priorBelief(meanLnRate = 0, sd = lnTimeSd()): RateBelief {
+/** Belief before any check: normal in ln rate about what is known of the head. */
+export function priorBelief(meanLnRate = 0, sd = lnTimeSd(UNKNOWN_HEAD_LN_SD)): RateBelief {
   const lnRates = Array.from(
     { length: 2 * GRID_HALF + 1 },
     (_, i) => meanLnRate + (i - GRID_HALF) * GRID_STEP,
@@ -50,6 +52,28 @@ function normalised(lnRates: readonly number[], raw: readonly number[]): RateBel
 export interface TimesByRate {
   readonly lnRates: readonly number[];
   readonly hours: readonly number[];
+}
+
+/**
+ * Belief that gives the same times as draws of whole heads did: each draw lies at the rate at which the head of
+ * the table would have taken as long.
+ *
+ * @param drawnH hours of each draw until everything was dry
+ */
+export function beliefFromDraws(times: TimesByRate, drawnH: readonly number[]): RateBelief {
+  const drawn = drawnH.map((hours) => rateForHours(times.lnRates, times.hours, hours));
+  const mean = drawn.reduce((sum, x) => sum + x, 0) / drawn.length;
+  const sd = Math.sqrt(drawn.reduce((sum, x) => sum + (x - mean) ** 2, 0) / drawn.length);
+  // Silverman's rule, and never narrower than the grid can show.
+  const width = Math.max(GRID_STEP, 0.9 * sd * drawn.length ** -0.2);
+  const low = Math.min(...drawn) - 3 * width;
+  const high = Math.max(...drawn) + 3 * width;
+  const points = Math.max(2, Math.min(MOST_POINTS, Math.ceil((high - low) / GRID_STEP)));
+  const lnRates = Array.from({ length: points + 1 }, (_, i) => low + ((high - low) * i) / points);
+  return normalised(
+    lnRates,
+    lnRates.map((x) => drawn.reduce((sum, own) => sum + Math.exp(-0.5 * ((x - own) / width) ** 2), 0)),
+  );
 }
 
 /** Grid cells are read as having this width in ln time, so that the chance moves smoothly. */

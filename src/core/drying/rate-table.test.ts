@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { referenceClasses } from '../../../tests/support/reference-head';
 import { dryingMethods } from '../drying-methods';
-import { dampnessAt, hoursAtRate, HORIZON_H, rateTable, slowestHours } from './rate-table';
-import { handPartedClasses } from './section-classes';
+import { dampnessAt, hoursAtRate, HORIZON_H, rateForHours, rateTable, slowestHours } from './rate-table';
+import { handPartedClasses, type ZoneSections } from './section-classes';
 import { filmResistanceSM, hairMoisture, productWaterPerG } from './start-moisture';
 import { equilibriumRegain, saturatedRegain } from './sorption';
-import { perZone } from '../hair/zone';
 import { twoStrandTwist } from '../techniques/two-strand-twist';
 
 const ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
@@ -26,7 +25,6 @@ describe('drying times over the rate of a head', () => {
     const twice = table([air, air]);
     const [one, two] = [alone, twice].map((own) => slowestHours(own, own.nodes));
     one!.forEach((hours, i) => expect(Math.abs(two![i]! / hours - 1)).toBeLessThan(0.02));
-    expect(alone.runs).toHaveLength(0);
     expect(twice.runs).toHaveLength(alone.lnRates.length);
   });
 
@@ -43,7 +41,9 @@ describe('drying times over the rate of a head', () => {
     const hours = slowestHours(own, own.nodes);
     const usual = hoursAtRate(own.lnRates, hours, 0);
     for (const x of [-1.2, -0.5, 0.1, 0.6, 1.3]) {
-      expect(hoursAtRate(own.lnRates, hours, x)).toBeCloseTo(Math.min(HORIZON_H, usual * Math.exp(-x)), 1);
+      // Under one method, time goes as one over the rate.
+      expect(hoursAtRate(own.lnRates, hours, x) / (usual * Math.exp(-x))).toBeCloseTo(1, 1);
+      expect(rateForHours(own.lnRates, hours, hoursAtRate(own.lnRates, hours, x))).toBeCloseTo(x, 9);
     }
   });
 
@@ -66,26 +66,33 @@ describe('drying times over the rate of a head', () => {
 });
 
 describe('sections as a hand parts them', () => {
-  const head = {
+  const zone = (count: number, areaCm2: number, largestCm2 = areaCm2): ZoneSections => ({
+    zone: 'crown',
+    count,
+    areaCm2,
+    largestCm2,
     hairsPerCm2: 170,
     strandUm: 70,
-    lengthCm: perZone(() => 22),
+    lengthCm: 22,
     shape: twoStrandTwist.dryingShape,
     rod: null,
-  };
+  });
+  const middling = () => ({ density: 1, startMoisture: 0.6, largestQuantile: 0.5 });
 
   it('keep the area of their zone, with one section larger than the rest', () => {
-    const classes = handPartedClasses([{ zone: 'crown', count: 5, areaCm2: 30 }], head);
+    const classes = handPartedClasses([zone(5, 30)], middling);
     expect(classes.reduce((sum, c) => sum + c.count * c.sectionAreaCm2, 0)).toBeCloseTo(150, 9);
     expect(classes).toHaveLength(2);
     expect(classes[1]!.sectionAreaCm2).toBeGreaterThan(classes[0]!.sectionAreaCm2);
   });
 
+  it('a section parted larger on purpose is the largest', () => {
+    expect(handPartedClasses([zone(5, 30, 55)], middling)[1]!.sectionAreaCm2).toBeCloseTo(55, 9);
+  });
+
   it('a zone with one section has that one, and one with none has none', () => {
-    expect(handPartedClasses([{ zone: 'nape', count: 1, areaCm2: 80 }], head)).toMatchObject([
-      { zone: 'nape', count: 1, sectionAreaCm2: 80 },
-    ]);
-    expect(handPartedClasses([{ zone: 'nape', count: 0, areaCm2: 0 }], head)).toEqual([]);
+    expect(handPartedClasses([zone(1, 80)], middling)).toMatchObject([{ count: 1, sectionAreaCm2: 80 }]);
+    expect(handPartedClasses([zone(0, 0)], middling)).toEqual([]);
   });
 });
 

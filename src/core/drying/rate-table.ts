@@ -4,7 +4,7 @@ import type { Level } from './nodes';
 import { LEVELS } from './nodes';
 import type { Zone } from '../hair/zone';
 
-/** ln of the drying rate at which a sequence of methods is run; a single method needs only one run. */
+/** ln of the drying rates at which a head is run. */
 const LN_RATES = [-0.7, -0.35, 0, 0.35, 0.7] as const;
 
 /** Longest drying that is followed, h. Hair still damp then will not dry in this air. */
@@ -29,33 +29,28 @@ export interface RateTable {
   readonly nodes: readonly NodeTimes[];
   /** The run at rate 1. */
   readonly usual: DryRun;
-  /** Runs of a sequence at each rate; empty for a single method, where time scales with 1/rate. */
+  /** The run at each rate. */
   readonly runs: readonly DryRun[];
 }
 
 /**
  * Runs the drying model over a range of drying rates.
- * Under one method all through, time is exactly proportional to 1/rate, so that one run serves them all.
  *
  * @source drying §9
  */
 export function rateTable(input: Omit<DryRunInput, 'rate' | 'horizonH'>): RateTable {
-  const isSingle = input.steps.length === 1;
-  const runAt = (lnRate: number) => dryRun({ ...input, rate: Math.exp(lnRate), horizonH: HORIZON_H });
-  const runs = isSingle ? [] : LN_RATES.map(runAt);
-  const usual = isSingle ? runAt(0) : runs[LN_RATES.indexOf(0)]!;
-  const capped = (hours: number) => Math.min(HORIZON_H, hours);
+  const runs = LN_RATES.map((lnRate) =>
+    dryRun({ ...input, rate: Math.exp(lnRate), horizonH: HORIZON_H, stepScale: lnRate === 0 ? 1 : 2 }),
+  );
   const nodes = input.classes.flatMap((section, i) =>
     LEVELS.map((level, l): NodeTimes => ({
       zone: section.zone,
       level,
       count: section.count,
-      hours: isSingle
-        ? LN_RATES.map((x) => capped(usual.dryAfterH[i * 3 + l]! * Math.exp(-x)))
-        : runs.map((run) => capped(run.dryAfterH[i * 3 + l]!)),
+      hours: runs.map((run) => Math.min(HORIZON_H, run.dryAfterH[i * 3 + l]!)),
     })),
   );
-  return { lnRates: LN_RATES, nodes, usual, runs };
+  return { lnRates: LN_RATES, nodes, usual: runs[LN_RATES.indexOf(0)]!, runs };
 }
 
 /** Hours until the slowest of `nodes` is dry, at each rate of the table. */
@@ -76,16 +71,32 @@ export function hoursAtRate(lnRates: readonly number[], hours: readonly number[]
   return slow * (quick / slow) ** share;
 }
 
+/**
+ * The ln rate at which a head would be dry after `hours`: the inverse of {@link hoursAtRate}.
+ *
+ * @param hours at the rates of the table, falling
+ */
+export function rateForHours(lnRates: readonly number[], hours: readonly number[], wantedH: number): number {
+  const last = lnRates.length - 1;
+  const ln = (h: number) => Math.log(Math.max(INSTANT_H, h));
+  const wanted = ln(wantedH);
+  if (wanted >= ln(hours[0]!)) return lnRates[0]! + ln(hours[0]!) - wanted;
+  if (wanted <= ln(hours[last]!)) return lnRates[last]! + ln(hours[last]!) - wanted;
+  let i = 0;
+  while (i < last - 1 && ln(hours[i + 1]!) > wanted) i++;
+  const [slow, quick] = [ln(hours[i]!), ln(hours[i + 1]!)];
+  const share = slow === quick ? 0.5 : (slow - wanted) / (slow - quick);
+  return lnRates[i]! + share * (lnRates[i + 1]! - lnRates[i]!);
+}
+
 /** Mean share of removable water left after `afterH` hours at a drying rate. */
 export function dampnessAt(table: RateTable, lnRate: number, afterH: number): number {
-  const at = (run: DryRun, hours: number) => {
-    const last = run.timeH.length - 1;
-    return hours >= run.timeH[last]! ? run.dampness[last]! : interpolate(run.timeH, run.dampness, hours);
-  };
-  if (table.runs.length === 0) return at(table.usual, afterH * Math.exp(lnRate));
   return interpolate(
     table.lnRates,
-    table.runs.map((run) => at(run, afterH)),
+    table.runs.map((run) => {
+      const last = run.timeH.length - 1;
+      return afterH >= run.timeH[last]! ? run.dampness[last]! : interpolate(run.timeH, run.dampness, afterH);
+    }),
     lnRate,
   );
 }

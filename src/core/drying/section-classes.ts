@@ -1,62 +1,79 @@
 import { drying } from '../coefficients/drying';
-import { ZONES, type PerZone, type Zone } from '../hair/zone';
 import { normalQuantile } from '../stats/normal';
 import { clamp } from '../units/clamp';
-import type { DryingShape, SectionClass } from './nodes';
+import type { SectionClass } from './nodes';
 
-/** Equal sections of one zone. */
-export interface ZoneSections {
-  readonly zone: Zone;
-  readonly count: number;
+/** Sections of one zone: like one {@link SectionClass} for all of them, with their mean and largest size. */
+export interface ZoneSections extends Omit<SectionClass, 'sectionAreaCm2'> {
   readonly areaCm2: number;
-}
-
-/** What all sections of a head share. */
-export interface HeadForDrying {
-  readonly hairsPerCm2: number;
-  readonly strandUm: number;
-  readonly lengthCm: PerZone<number>;
-  readonly shape: DryingShape;
-  readonly rod: SectionClass['rod'];
+  /** The largest of them as planned; parting by hand makes one larger still. */
+  readonly largestCm2: number;
 }
 
 /** No section is parted smaller than this share of an even one. */
 const SMALLEST_SHARE = 0.3;
 
 /**
- * Area of the largest of `count` hand-parted sections over an even one: the middle value of what parting
- * by hand gives. One section alone is as large as it is.
+ * Area of the largest of `count` hand-parted sections over an even one. One section alone is as large as it is.
  *
+ * @param quantile where in its distribution, 0.5 for the middle value
  * @source drying §7: the largest of n log-normal sections
  */
-export function largestSectionFactor(count: number): number {
+export function largestSectionFactor(count: number, quantile = 0.5): number {
   if (count <= 1) return 1;
-  const factor = Math.exp(drying.value.unevenParting * normalQuantile(0.5 ** (1 / count)));
+  const factor = Math.exp(drying.value.unevenParting * normalQuantile(quantile ** (1 / count)));
   return Math.min(factor, count - (count - 1) * SMALLEST_SHARE);
 }
+
+/** What a draw changes of every section of a zone. */
+export interface DrawnZone {
+  /** × the hair density. */
+  readonly density: number;
+  readonly startMoisture: number;
+  /** Where in the distribution of the largest section the zone lies, 0.5 in the middle. */
+  readonly largestQuantile: number;
+}
+
+/** One class, written out: object spreads are slow and many heads are drawn. */
+const classOf = (
+  zone: ZoneSections,
+  drawn: DrawnZone,
+  count: number,
+  sectionAreaCm2: number,
+): SectionClass => ({
+  zone: zone.zone,
+  count,
+  sectionAreaCm2,
+  hairsPerCm2: zone.hairsPerCm2 * drawn.density,
+  strandUm: zone.strandUm,
+  lengthCm: zone.lengthCm,
+  shape: zone.shape,
+  rod: zone.rod,
+  endRod: zone.endRod ?? null,
+  startMoisture: drawn.startMoisture,
+  setBeforeEndH: zone.setBeforeEndH ?? 0,
+});
 
 /**
  * Classes of the drying model: in each zone the one largest section, which decides when every root is dry,
  * and the others, which share the rest of the zone.
+ *
+ * @param drawnOf what is drawn for a zone
  */
-export function handPartedClasses(zones: readonly ZoneSections[], head: HeadForDrying): SectionClass[] {
-  return ZONES.flatMap((zone) => {
-    const sections = zones.find((z) => z.zone === zone);
-    if (!sections || sections.count === 0) return [];
-    const common = {
-      zone,
-      hairsPerCm2: head.hairsPerCm2,
-      strandUm: head.strandUm,
-      lengthCm: head.lengthCm[zone],
-      shape: head.shape,
-      rod: head.rod,
-    };
-    const { count, areaCm2 } = sections;
-    if (count === 1) return [{ ...common, count, sectionAreaCm2: areaCm2 }];
-    const largest = clamp(largestSectionFactor(count), 1, count);
+export function handPartedClasses(
+  zones: readonly ZoneSections[],
+  drawnOf: (zoneIndex: number) => DrawnZone,
+): SectionClass[] {
+  return zones.flatMap((zone, index): SectionClass[] => {
+    const { areaCm2, largestCm2, count } = zone;
+    const drawn = drawnOf(index);
+    if (count === 0) return [];
+    if (count === 1) return [classOf(zone, drawn, 1, areaCm2)];
+    const asked = Math.max(largestSectionFactor(count, drawn.largestQuantile), largestCm2 / areaCm2);
+    const largest = clamp(asked, 1, count - (count - 1) * SMALLEST_SHARE);
     return [
-      { ...common, count: count - 1, sectionAreaCm2: (areaCm2 * (count - largest)) / (count - 1) },
-      { ...common, count: 1, sectionAreaCm2: areaCm2 * largest },
+      classOf(zone, drawn, count - 1, (areaCm2 * (count - largest)) / (count - 1)),
+      classOf(zone, drawn, 1, areaCm2 * largest),
     ];
   });
 }

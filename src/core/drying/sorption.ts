@@ -29,9 +29,15 @@ export function activityAtRegain(regain: number, porosityFactor: number): number
 /** Regain of the saturated fibre: water above it is free, capillary water. */
 export const saturatedRegain = (porosityFactor: number): number => equilibriumRegain(1, porosityFactor);
 
-/** Regain at which hair counts as dry in a room: near its equilibrium, and below the glass transition. */
-export const dryRegain = (roomHumidity: number, porosityFactor: number): number =>
-  Math.min(
-    equilibriumRegain(roomHumidity, porosityFactor) + hair.value.dryMarginRegain,
-    hair.value.glassRegain,
-  );
+/**
+ * Regain at which hair counts as dry in a room: it has gone two thirds of the way from nearly dry to what the
+ * room gives it, and is below the glass transition. A margin that shrinks in damp air keeps damper air from
+ * ever counting as dry sooner.
+ *
+ * @source drying §2 at 45 % humidity (fitted there); the shape over humidity is our own
+ */
+export function dryRegain(roomHumidity: number, porosityFactor: number): number {
+  const { nearlyDryRegain, dryGapShare, glassRegain } = hair.value;
+  const inRoom = equilibriumRegain(roomHumidity, porosityFactor);
+  return Math.min(glassRegain, inRoom + dryGapShare * Math.max(0, nearlyDryRegain - inRoom));
+}

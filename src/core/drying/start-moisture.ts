@@ -4,12 +4,23 @@ import type { DosedLayer } from '../products/layer';
 import type { Room } from './air-at-hair';
 import { equilibriumRegain, saturatedRegain } from './sorption';
 
-/** Moisture of the hair itself when it is set, g per g, before product. */
-export function hairMoisture(state: StartStateId, porosityFactor: number, room: Room): number {
+/**
+ * Moisture of the hair itself when it is set, g per g, before product.
+ *
+ * @param pickUp × the water that the state brings, 1 as usual
+ * @source drying §4, start moisture and q
+ */
+export function hairMoisture(state: StartStateId, porosityFactor: number, room: Room, pickUp = 1): number {
   const { moisture } = startStates[state];
-  if (moisture.kind === 'free') return saturatedRegain(porosityFactor) + moisture.regain;
   const inRoom = equilibriumRegain(Math.min(room.relativeHumidity, WETTEST_ROOM), porosityFactor);
-  return moisture.kind === 'fixed' ? Math.max(moisture.regain, inRoom) : inRoom;
+  switch (moisture.kind) {
+    case 'free':
+      return saturatedRegain(porosityFactor) + moisture.regain * pickUp;
+    case 'fixed':
+      return inRoom + Math.max(0, moisture.regain - inRoom) * pickUp;
+    case 'added':
+      return inRoom + moisture.regain * pickUp;
+  }
 }
 
 /** Air damper than this is treated as this: nothing dries beyond it (drying §10). */

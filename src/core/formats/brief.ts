@@ -1,33 +1,22 @@
 import { z } from 'zod';
 import { ENDS_METHOD_IDS, ROOT_METHOD_IDS } from '../coefficients/root-and-ends';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
+import { UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { NIGHT_CARE_IDS } from '../coefficients/night-care';
+import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
 import { START_STATE_IDS } from '../coefficients/start-states';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { ZONES } from '../hair/zone';
-import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/brick-layout';
+import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
+import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { ROLE_IDS } from '../products';
 import { TECHNIQUE_IDS } from '../techniques';
 import { bounded, boundedInt, choice } from './field';
-
-/** Techniques and partings of the format that this version cannot work out yet. */
-const PLANNED_TECHNIQUES = [
-  'double-two-strand-twist', 'three-strand-twist', 'flat-twist', 'braid', 'braid-with-rods', 'bantu-knot',
-  'flexible-rod-set', 'spiral-former', 'finger-coil', 'comb-coil', 'shingling',
-]; // prettier-ignore
-const PLANNED_PATTERNS = ['rows', 'radial', 'lanes-back', 'lanes-side'];
-const PLANNED_PARTS = ['centre', 'left', 'right', 'curved-left', 'curved-right', 'half-up'];
-
-/** Fields of the format, by the object they stand in, that this version does not read yet. */
-export const PLANNED_FIELDS: Readonly<Record<string, readonly string[]>> = {
-  '': ['draws', 'seed'],
-  set: ['zones'],
-  parting: ['zoneSize', 'recipe'],
-};
+import { recipeInput } from './recipe';
 
 export const CONDITIONS = [
   'bleached', 'coloured', 'heat-damaged', 'transitioning', 'due-a-trim', 'blunt-trim', 'tapered-cut', 'sore-scalp',
-  'flaking-scalp', 'child',
+  'flaking-scalp', 'child', 'protein-sensitive',
 ] as const; // prettier-ignore
 export type Condition = (typeof CONDITIONS)[number];
 
@@ -65,7 +54,7 @@ export const headInput = z.strictObject({
 
 export const toolInput = z.strictObject({
   diameterMm: bounded('rod diameter', 3, 80, 'mm'),
-  workingLengthMm: bounded('rod working length', 20, 300, 'mm').default(80),
+  workingLengthMm: bounded('rod working length', 20, 600, 'mm').optional(),
   owned: boundedInt('rods owned', 0, 1000).default(0),
 });
 
@@ -75,11 +64,31 @@ export const layerInput = z.strictObject({
   waterShare: bounded('water share', 0, 1).optional(),
   hold: bounded('hold', 0, 5).optional(),
   weight: bounded('weight', 0, 5).optional(),
+  protein: z.boolean().optional().describe('the product holds protein'),
 });
+
+/** What is different in one zone: a tapered cut mixes techniques, sizes and counts. */
+export const zoneInput = z.strictObject({
+  technique: choice('technique', TECHNIQUE_IDS).optional(),
+  sections: boundedInt('number of sections in a zone', 1, MAX_SECTIONS)
+    .optional()
+    .describe('the zone is parted for itself, in addition to the sections of the set'),
+  rootMethod: choice('root method', ROOT_METHOD_IDS).optional(),
+  endsMethod: choice('ends method', ENDS_METHOD_IDS).optional(),
+  tool: toolInput.nullable().optional(),
+});
+
+const perZone = <T extends z.ZodType>(field: (zone: (typeof ZONES)[number]) => T) =>
+  z.strictObject(
+    Object.fromEntries(ZONES.map((zone) => [zone, field(zone).optional()])) as Record<
+      (typeof ZONES)[number],
+      z.ZodOptional<T>
+    >,
+  );
 
 export const setInput = z
   .strictObject({
-    technique: choice('technique', TECHNIQUE_IDS, PLANNED_TECHNIQUES),
+    technique: choice('technique', TECHNIQUE_IDS),
     sections: boundedInt('number of sections', MIN_SECTIONS, MAX_SECTIONS).optional(),
     sectionSideCm: bounded('section side', 1, 20, 'cm').optional(),
     rootMethod: choice('root method', ROOT_METHOD_IDS).optional(),
@@ -88,6 +97,7 @@ export const setInput = z
     tool: toolInput.nullable().optional(),
     layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
     brushedThrough: z.boolean().default(false),
+    zones: perZone(() => zoneInput).optional(),
   })
   .refine((set) => set.sections !== undefined || set.sectionSideCm !== undefined, {
     path: ['sections'],
@@ -121,6 +131,26 @@ const time = (label: string) =>
       `${label} must be a time such as 2027-03-13T09:00:00-06:00, or without the offset beside a timeZone`,
     );
 
+/** Heads drawn when a brief does not say, and the belief in a head and a hand not learnt yet. */
+export const DEFAULT_DRAWS = 400;
+const DEFAULT_PACE = { median: 1, lnSd: UNKNOWN_HAND_LN_SD };
+const DEFAULT_RATE = { median: 1, lnSd: UNKNOWN_HEAD_LN_SD };
+
+/** A multiplier as one number, or as what was learnt of it: its middle value and how sure that is. */
+const learnt = (label: string, lnSd: number) =>
+  z
+    .union(
+      [
+        bounded(label, 0.3, 3),
+        z.strictObject({
+          median: bounded(`${label}, median,`, 0.3, 3),
+          lnSd: bounded(`${label}, standard deviation of its logarithm,`, 0, 1).default(lnSd),
+        }),
+      ],
+      { error: `${label} must be a number from 0.3 to 3, or { median, lnSd }` },
+    )
+    .transform((value) => (typeof value === 'number' ? { median: value, lnSd } : value));
+
 /** A brief as it is written: fields with defaults may be left out. */
 export const briefInput = z
   .strictObject({
@@ -130,17 +160,24 @@ export const briefInput = z
     set: setInput,
     parting: z
       .strictObject({
-        pattern: choice('parting pattern', ['brick'] as const, PLANNED_PATTERNS).default('brick'),
-        part: choice('part', ['none'] as const, PLANNED_PARTS).default('none'),
+        pattern: choice('parting pattern', PARTING_PATTERNS)
+          .optional()
+          .describe('the usual one of the technique when left out'),
+        part: choice('part', PART_LINES).default('none'),
+        zoneSize: perZone((zone) => bounded(`size of sections, ${zone},`, 0.4, 2.5)).optional(),
+        recipe: recipeInput.optional(),
       })
       .prefault({}),
     wear: wearInput.prefault({}),
     room: roomInput.prefault({}),
     drying: z.array(dryingInput).max(6, 'a drying sequence takes at most 6 steps').default([]),
-    pace: bounded('pace', 0.3, 3).default(1),
+    pace: learnt('pace', DEFAULT_PACE.lnSd).default(DEFAULT_PACE),
+    dryingRate: learnt('drying rate', DEFAULT_RATE.lnSd).default(DEFAULT_RATE),
     startAt: time('startAt').optional(),
     wearBy: time('wearBy').optional(),
     timeZone: z.string().min(1).optional(),
+    draws: boundedInt('draws', 0, 5000).default(DEFAULT_DRAWS),
+    seed: boundedInt('seed', 0, 4294967295).default(1),
   })
   .meta({ title: 'Keen Spiral brief, version 1' });
 

@@ -9,19 +9,14 @@ export interface FieldError {
 export type Checked<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: readonly FieldError[] };
 
-/** Turns Zod issues into field errors; an unknown key is named, and one that is only planned says so. */
-export function fieldErrors(
-  error: z.ZodError,
-  planned: Readonly<Record<string, readonly string[]>> = {},
-): FieldError[] {
+/** Turns Zod issues into field errors; an unknown key is named. */
+export function fieldErrors(error: z.ZodError): FieldError[] {
   return error.issues.flatMap((issue) => {
     const at = issue.path.join('.');
     if (issue.code === 'unrecognized_keys') {
       return issue.keys.map((key) => ({
         path: at ? `${at}.${key}` : key,
-        message: planned[at]?.includes(key)
-          ? `“${key}” is not built yet; leave it out for now`
-          : `“${key}” is not a field here; check its spelling or leave it out`,
+        message: `“${key}” is not a field here; check its spelling or leave it out`,
       }));
     }
     if (issue.code === 'invalid_union') {

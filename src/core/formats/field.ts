@@ -15,20 +15,13 @@ export function bounded(label: string, low: number, high: number, unit = '') {
 export const boundedInt = (label: string, low: number, high: number, unit = '') =>
   bounded(label, low, high, unit).int({ error: `${label} must be a whole number from ${low} to ${high}` });
 
-/** A choice from a registry; a name that is only planned gets an answer that says so. */
-export function choice<const K extends string>(
-  label: string,
-  ids: readonly K[],
-  planned: readonly string[] = [],
-) {
+/** A choice from a registry. */
+export function choice<const K extends string>(label: string, ids: readonly K[]) {
   const list = ids.join(', ');
   return z.enum(ids as readonly [K, ...K[]], {
-    error: (issue) => {
-      if (issue.input === undefined) return `${label} is missing; choose one of ${list}`;
-      if (planned.includes(String(issue.input))) {
-        return `${label} “${String(issue.input)}” is not built yet; this version can work out ${list}`;
-      }
-      return `${label} “${String(issue.input)}” is not known; choose one of ${list}`;
-    },
+    error: (issue) =>
+      issue.input === undefined
+        ? `${label} is missing; choose one of ${list}`
+        : `${label} “${String(issue.input)}” is not known; choose one of ${list}`,
   });
 }

@@ -1,10 +1,15 @@
 import { z } from 'zod';
+import { CAUTION_PHASES } from '../advice/caution';
 import { ZONES } from '../hair/zone';
+import { QUADRANTS } from '../parting/layout';
+import { HAND_UNIT_IDS } from '../products/hand-units';
 
 const number = z.number();
 const spread = z.strictObject({ p10: number, p50: number, p90: number });
 const reason = z.strictObject({ factor: z.string(), effect: number, text: z.string() });
 const lookWithWhy = z.strictObject({ ...spread.shape, why: z.array(reason) });
+
+const visibleLengthCm = z.partialRecord(z.enum(ZONES), number);
 
 /** A plan as it is written: every quantity with its spread, the unit in the key. */
 export const planFile = z
@@ -20,11 +25,34 @@ export const planFile = z
         areaCm2: number,
         hairCount: number,
         order: z.int(),
+        technique: z.string(),
       }),
     ),
+    zones: z
+      .array(
+        z.strictObject({
+          zone: z.enum(ZONES),
+          technique: z.string(),
+          sections: z.int(),
+          lengthCm: number,
+          problem: z.strictObject({ code: z.string(), text: z.string() }).nullable(),
+          proposals: z.array(
+            z.strictObject({
+              technique: z.string(),
+              toolDiameterMm: number.nullable(),
+              sections: z.int().nullable(),
+              text: z.string(),
+            }),
+          ),
+        }),
+      )
+      .describe(
+        'whether the hair of each zone can carry what is planned there, and what could be done if not',
+      ),
     evenness: z.strictObject({ hairCountCv: number }),
     tool: z
       .strictObject({
+        kind: z.string(),
         turns: number,
         layers: z.int(),
         fits: z.boolean(),
@@ -34,13 +62,34 @@ export const planFile = z
         monthsUntilOutgrown: number,
       })
       .nullable(),
+    tools: z
+      .array(
+        z.strictObject({
+          kind: z.string(),
+          diameterMm: number,
+          workingLengthMm: number,
+          needed: z.int(),
+          owned: z.int(),
+        }),
+      )
+      .describe('every size the plan takes, over all zones'),
     handsOn: z.strictObject({
       partingMin: number.describe('part of installMin'),
       installMin: spread,
       takedownMin: number,
       separatingMin: number,
     }),
-    doses: z.array(z.strictObject({ role: z.string(), grams: number, gramsPerSection: number })),
+    doses: z.array(
+      z.strictObject({
+        role: z.string(),
+        grams: number,
+        gramsPerSection: number,
+        recommendedGrams: number,
+        amount: z.enum(['little', 'right', 'much']),
+        inHands: z.strictObject({ unit: z.enum(HAND_UNIT_IDS), amount: number }),
+        leftAfterWashGrams: number,
+      }),
+    ),
     drying: z.strictObject({
       dryAfterH: spread,
       rootDryAfterH: spread,
@@ -48,13 +97,39 @@ export const planFile = z
       chanceDryAtWearBy: number.nullable(),
       curve: z.array(z.strictObject({ afterH: number, chanceDry: number, waterPerDryG: number })),
       remistEveryMin: number.nullable(),
+      waiting: z
+        .array(
+          z.strictObject({
+            quadrant: z.enum(QUADRANTS),
+            fromMin: number,
+            untilMin: number,
+            endsDryMin: number.nullable(),
+            mistAtMin: z.array(number),
+          }),
+        )
+        .describe('each clipped-away quarter: when it is worked, and when it wants misting first'),
+      draws: z.int().describe('heads drawn for the spread; 0 for the quick estimate'),
     }),
     result: z.strictObject({
       curlDiameterMm: number,
-      visibleLengthCm: z.partialRecord(z.enum(ZONES), number),
+      rootCurlDiameterMm: number,
+      tipCurlDiameterMm: number,
+      visibleLengthCm,
       stretch: number,
       definition: lookWithWhy,
+      frizz: lookWithWhy,
       volume: number,
+      byDay: z.array(
+        z.strictObject({
+          day: z.int(),
+          definition: number,
+          frizz: number,
+          volume: number,
+          curlDiameterMm: number,
+          stretch: number,
+          visibleLengthCm,
+        }),
+      ),
     }),
     daysPresentable: lookWithWhy,
     schedule: z
@@ -69,7 +144,13 @@ export const planFile = z
       )
       .nullable(),
     cautions: z.array(
-      z.strictObject({ code: z.string(), severity: z.enum(['note', 'warn', 'stop']), text: z.string() }),
+      z.strictObject({
+        code: z.string(),
+        severity: z.enum(['note', 'warn', 'stop']),
+        shows: z.array(z.enum(CAUTION_PHASES)),
+        text: z.string(),
+        turnTo: z.string().optional(),
+      }),
     ),
   })
   .meta({ title: 'Keen Spiral plan, version 1' });

@@ -42,13 +42,6 @@ describe('bad briefs say what to change', () => {
       /rod diameter must be 3 to 80 mm; 0/,
     ],
     [
-      'a rod set without a rod',
-      aBrief({ set: { technique: 'rod-set', endsMethod: 'pasted' } }),
-      'set.tool',
-      /needs a rod/,
-    ],
-    ['twists on a rod', aBrief({ set: { tool: { diameterMm: 16 } } }), 'set.tool', /use no rod/],
-    [
       'a pasted end on a twist',
       aBrief({ set: { endsMethod: 'pasted' } }),
       'set.endsMethod',
@@ -83,11 +76,83 @@ describe('bad briefs say what to change', () => {
     expect(errorsOf(input)[path]).toMatch(message);
   });
 
-  it('a technique of the format that is not built yet says so', () => {
-    expect(
-      errorsOf({ ...aBrief(), set: { ...aBrief().set, technique: 'flat-twist' } })['set.technique'],
-    ).toMatch(/“flat-twist” is not built yet.*two-strand-twist, rod-set/);
-    expect(errorsOf({ ...aBrief(), draws: 400 }).draws).toMatch(/not built yet/);
+  it.each([
+    [
+      'a technique nobody knows',
+      aBrief({ set: { technique: 'finger-wave' as never } }),
+      'set.technique',
+      /“finger-wave” is not known/,
+    ],
+    [
+      'a zone nobody knows',
+      aBrief({ set: { zones: { temple: { sections: 3 } } as never } }),
+      'set.zones.temple',
+      /not a field/,
+    ],
+    [
+      'no sections in a zone',
+      aBrief({ set: { zones: { nape: { sections: 0 } } } }),
+      'set.zones.nape.sections',
+      /1 to 600; 0/,
+    ],
+    [
+      'zones that add up to too many',
+      aBrief({ set: { sections: 590, zones: { nape: { sections: 60 } } } }),
+      'set.sections',
+      /650 sections/,
+    ],
+    [
+      'a braided root on a knot in one zone',
+      aBrief({ set: { zones: { nape: { technique: 'bantu-knot', rootMethod: 'braided' } } } }),
+      'set.zones.nape.rootMethod',
+      /cannot start with “braided”/,
+    ],
+    [
+      'a zone size of 9',
+      aBrief({ brief: { parting: { zoneSize: { crown: 9 } } } }),
+      'parting.zoneSize.crown',
+      /0.4 to 2.5; 9/,
+    ],
+    [
+      'a pattern nobody knows',
+      aBrief({ brief: { parting: { pattern: 'spiral' as never } } }),
+      'parting.pattern',
+      /not known/,
+    ],
+    ['no pace at all', aBrief({ brief: { pace: 0 } }), 'pace', /0.3 to 3; 0/],
+    [
+      'a spread of pace below nothing',
+      aBrief({ brief: { pace: { median: 1, lnSd: -1 } } }),
+      'pace.lnSd',
+      /0 to 1; -1/,
+    ],
+    ['too many draws', aBrief({ brief: { draws: 1e6 } }), 'draws', /0 to 5000/],
+    [
+      'a recipe of another version',
+      aBrief({ brief: { parting: { recipe: { v: 2 } as never } } }),
+      'parting.recipe.v',
+      /version 1/,
+    ],
+    [
+      'a recipe whose rows go backwards',
+      aBrief({
+        brief: {
+          parting: {
+            recipe: {
+              v: 1,
+              C: 56,
+              pattern: 'brick',
+              part: { kind: 'none' },
+              panels: [{ id: 'W', t: [1, 0, -1], g: [[], []] }],
+            },
+          },
+        },
+      }),
+      'parting.recipe.panels.0.t',
+      /from the back forwards/,
+    ],
+  ] as const)('%s', (_, input, path, message) => {
+    expect(errorsOf(input)[path]).toMatch(message);
   });
 
   it('an unknown field is named with its path', () => {
@@ -112,12 +177,59 @@ describe('good briefs', () => {
     expect(read).toMatchObject({
       ok: true,
       value: {
-        set: { sections: 18, rootMethod: 'plain', endsMethod: 'finger-coiled', startState: 'damp' },
-        pace: 1,
+        set: {
+          sections: 18,
+          rootMethod: 'plain',
+          endsMethod: 'finger-coiled',
+          startState: 'damp',
+          tool: null,
+        },
+        parting: { pattern: 'brick', part: 'none', recipe: null },
+        pace: { median: 1 },
+        dryingRate: { median: 1, lnSd: 0.25 },
+        draws: 400,
+        seed: 1,
       },
     });
     expect(read.ok && read.value.head.densityPerCm2).toBeCloseTo(141.7, 1);
     expect(read.ok && read.value.drying[0]!.method.id).toBe('air');
+  });
+
+  it('give a rod set the usual rod when none is named, and leave a tool that nothing uses aside', () => {
+    const rods = readBrief(aBrief({ set: { technique: 'rod-set', endsMethod: 'pasted' } }));
+    expect(rods.ok && rods.value.set.tool).toMatchObject({
+      kind: 'rod',
+      diameterMm: 16,
+      workingLengthMm: 80,
+    });
+    const twists = readBrief(aBrief({ set: { tool: { diameterMm: 12 } } }));
+    expect(twists.ok && twists.value.set.tool).toBeNull();
+    const ends = readBrief(aBrief({ set: { endsMethod: 'rod', tool: { diameterMm: 12 } } }));
+    expect(ends.ok && ends.value.set.tool).toMatchObject({ kind: 'end-rod', diameterMm: 12 });
+  });
+
+  it('a zone of its own takes what it says, and the rest from the set', () => {
+    const read = readBrief(
+      aBrief({
+        set: { rootMethod: 'braided', zones: { nape: { technique: 'comb-coil', sections: 6 } } },
+      }),
+    );
+    expect(read.ok && read.value.zones.nape).toMatchObject({
+      technique: 'comb-coil',
+      sections: 6,
+      rootMethod: 'plain',
+      endsMethod: 'finger-coiled',
+    });
+    expect(read.ok && read.value.zones.crown).toMatchObject({
+      technique: 'two-strand-twist',
+      sections: null,
+      rootMethod: 'braided',
+    });
+  });
+
+  it('lanes are the usual parting of flat twists', () => {
+    const read = readBrief(aBrief({ set: { technique: 'flat-twist', sections: 7 } }));
+    expect(read.ok && read.value.parting.pattern).toBe('lanes-back');
   });
 
   it('read a wall-clock time in its zone, summer time and all', () => {

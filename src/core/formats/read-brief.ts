@@ -1,11 +1,14 @@
 import { Temporal } from 'temporal-polyfill';
 import { DRYING_METHOD_IDS, dryingMethods } from '../drying-methods';
 import { ponytailDensityPerCm2, scalpAreaCm2, type Head } from '../hair/head';
-import { perZone } from '../hair/zone';
-import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/brick-layout';
+import { perZone, ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
+import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
+import { recipeCount } from '../parting/recipe';
 import { techniqueOf, type TechniqueId } from '../techniques';
-import type { Brief } from '../plan/brief';
-import { briefInput, DEFAULT_DENSITY_PER_CM2, PLANNED_FIELDS, type ParsedBrief } from './brief';
+import type { Technique } from '../techniques/technique';
+import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
+import type { Brief, PlannedTool, ZoneSet } from '../plan/brief';
+import { briefInput, DEFAULT_DENSITY_PER_CM2, type ParsedBrief } from './brief';
 import { fieldErrors, type Checked, type FieldError } from './field-error';
 
 /** Whether a name is a time zone this engine knows. */
@@ -60,40 +63,99 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
   };
 }
 
+/** What hair is wound on: the technique's own tool, or a rod on the ends. */
+export const toolKindOf = (technique: Technique, endsMethod: ZoneSet['endsMethod']): ToolKindId | null =>
+  technique.tool ?? (endsMethod === 'rod' ? 'end-rod' : null);
+
+type ToolInput = ParsedBrief['set']['tool'];
+
+function readTool(kind: ToolKindId | null, given: ToolInput): PlannedTool | null {
+  if (kind === null) return null;
+  const { usual } = toolKinds[kind];
+  return {
+    kind,
+    diameterMm: given?.diameterMm ?? usual.diameterMm,
+    workingLengthMm: given?.workingLengthMm ?? usual.workingLengthMm,
+    owned: given?.owned ?? 0,
+  };
+}
+
+/** Root and ends as given, or the first the technique can carry. */
+function readMethods(
+  technique: Technique,
+  given: Pick<ParsedBrief['set'], 'rootMethod' | 'endsMethod'>,
+  path: string,
+  errors: FieldError[],
+): Pick<ZoneSet, 'rootMethod' | 'endsMethod'> {
+  const { rootMethods, endsMethods } = technique;
+  const { rootMethod = rootMethods[0], endsMethod = endsMethods[0] } = given;
+  const one = technique.noun[0];
+  if (!rootMethods.includes(rootMethod)) {
+    errors.push({
+      path: `${path}.rootMethod`,
+      message: `a ${one} cannot start with “${rootMethod}”; choose ${rootMethods.join(', ')}`,
+    });
+  }
+  if (!endsMethods.includes(endsMethod)) {
+    errors.push({
+      path: `${path}.endsMethod`,
+      message: `a ${one} cannot end “${endsMethod}”; choose ${endsMethods.join(', ')}`,
+    });
+  }
+  return { rootMethod, endsMethod };
+}
+
 function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Brief['set'] {
   const { set } = brief;
-  const technique = techniqueOf(set.technique as TechniqueId);
-  const one = (path: string, message: string) => errors.push({ path, message });
-  const rootMethod = set.rootMethod ?? technique.rootMethods[0];
-  const endsMethod = set.endsMethod ?? technique.endsMethods[0];
-  if (!technique.rootMethods.includes(rootMethod)) {
-    one(
-      'set.rootMethod',
-      `a ${technique.noun[0]} cannot start with “${rootMethod}”; choose ${technique.rootMethods.join(', ')}`,
-    );
-  }
-  if (!technique.endsMethods.includes(endsMethod)) {
-    one(
-      'set.endsMethod',
-      `a ${technique.noun[0]} cannot end “${endsMethod}”; choose ${technique.endsMethods.join(', ')}`,
-    );
-  }
-  if (technique.tool && !set.tool) one('set.tool', 'a rod set needs a rod: give its diameterMm');
-  if (!technique.tool && set.tool)
-    one('set.tool', `${technique.noun[1]} use no rod along the length; leave the tool out`);
-  const sections =
-    set.sections ??
-    Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, Math.round(areaCm2 / (set.sectionSideCm ?? 6) ** 2)));
+  const technique = techniqueOf(set.technique);
+  const methods = readMethods(technique, set, 'set', errors);
   return {
     technique: set.technique,
-    sections,
-    rootMethod,
-    endsMethod,
+    sections: brief.parting.recipe
+      ? recipeCount(brief.parting.recipe)
+      : (set.sections ??
+        Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, Math.round(areaCm2 / (set.sectionSideCm ?? 6) ** 2)))),
+    ...methods,
     startState: set.startState,
-    tool: technique.tool ? (set.tool ?? null) : null,
+    tool: readTool(toolKindOf(technique, methods.endsMethod), set.tool),
     layers: set.layers,
     brushedThrough: set.brushedThrough,
   };
+}
+
+/** A method of the set where the zone's own technique can carry it too; else that technique's first. */
+const carriedOver = <K extends string>(of: readonly [K, ...K[]], method: K): K =>
+  of.includes(method) ? method : of[0];
+
+function readZones(brief: ParsedBrief, set: Brief['set'], errors: FieldError[]): PerZone<ZoneSet> {
+  return perZone((zone) => {
+    const own = brief.set.zones?.[zone];
+    if (!own) return { ...set, sections: null };
+    const id: TechniqueId = own.technique ?? set.technique;
+    const technique = techniqueOf(id);
+    const methods = readMethods(
+      technique,
+      {
+        rootMethod: own.rootMethod ?? carriedOver(technique.rootMethods, set.rootMethod),
+        endsMethod: own.endsMethod ?? carriedOver(technique.endsMethods, set.endsMethod),
+      },
+      `set.zones.${zone}`,
+      errors,
+    );
+    const kind = toolKindOf(technique, methods.endsMethod);
+    if (brief.parting.recipe && own.sections !== undefined) {
+      errors.push({
+        path: `set.zones.${zone}.sections`,
+        message: `the recipe parts the ${ZONE_LABEL[zone]} already; leave the number out, or leave the recipe out`,
+      });
+    }
+    return {
+      technique: id,
+      ...methods,
+      tool: readTool(kind, own.tool ?? (kind === set.tool?.kind ? set.tool : undefined)),
+      sections: own.sections ?? null,
+    };
+  });
 }
 
 /**
@@ -103,7 +165,7 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
  */
 export function readBrief(raw: unknown): Checked<Brief> {
   const parsed = briefInput.safeParse(raw, { reportInput: true });
-  if (!parsed.success) return { ok: false, errors: fieldErrors(parsed.error, PLANNED_FIELDS) };
+  if (!parsed.success) return { ok: false, errors: fieldErrors(parsed.error) };
   const input = parsed.data;
   const errors: FieldError[] = [];
   if (input.timeZone !== undefined && !isTimeZone(input.timeZone)) {
@@ -115,6 +177,14 @@ export function readBrief(raw: unknown): Checked<Brief> {
   }
   const head = readHead(input.head, errors);
   const set = readSet(input, scalpAreaCm2(head.circumferenceCm), errors);
+  const zones = readZones(input, set, errors);
+  const total = set.sections + ZONES.reduce((sum, zone) => sum + (zones[zone].sections ?? 0), 0);
+  if (total > MAX_SECTIONS) {
+    errors.push({
+      path: 'set.sections',
+      message: `with the zones of their own there would be ${total} sections; a head takes at most ${MAX_SECTIONS}`,
+    });
+  }
   const times = (['startAt', 'wearBy'] as const).map((key) => {
     const text = input[key];
     if (text === undefined) return null;
@@ -129,11 +199,19 @@ export function readBrief(raw: unknown): Checked<Brief> {
   }
   if (errors.length > 0) return { ok: false, errors };
   const offset = HAS_OFFSET.exec(input.wearBy ?? input.startAt ?? '')?.[0];
+  const { parting } = input;
   return {
     ok: true,
     value: {
       head,
       set,
+      zones,
+      parting: {
+        pattern: parting.recipe?.pattern ?? parting.pattern ?? techniqueOf(set.technique).usualPattern,
+        part: parting.recipe?.part.kind ?? parting.part,
+        sizes: perZone((zone) => parting.zoneSize?.[zone] ?? 1),
+        recipe: parting.recipe ?? null,
+      },
       wear: input.wear,
       room: input.room,
       drying:
@@ -141,9 +219,12 @@ export function readBrief(raw: unknown): Checked<Brief> {
           ? input.drying.map(({ method, hours }) => ({ method: dryingMethods[method], hours }))
           : [{ method: dryingMethods[DRYING_METHOD_IDS[0]!], hours: 0 }],
       pace: input.pace,
+      dryingRate: input.dryingRate,
       startAtMs,
       wearByMs,
       timeZone: input.timeZone ?? (offset === 'Z' ? 'UTC' : (offset ?? 'UTC')),
+      draws: input.draws,
+      seed: input.seed,
     },
   };
 }

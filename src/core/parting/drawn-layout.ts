@@ -2,7 +2,7 @@ import type { Zone } from '../hair/zone';
 import type { ChartPoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { polygonCentroid } from '../sphere/polygon';
-import type { Layout } from './brick-layout';
+import type { Layout } from './layout';
 import { visualCentre } from './visual-centre';
 import { zoneOutlines } from './zone-outlines';
 

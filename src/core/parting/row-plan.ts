@@ -1,38 +1,51 @@
 import { interpolate } from '../stats/interpolate';
 
-/** What the row planner knows of the scalp: profiles along `t`, nape to face, in R. */
+/** What the row planner knows of a panel: profiles along `t`, from the back, in R. */
 export interface RowProfile {
-  /** Row-frame positions, ascending. */
+  /** Row positions, ascending. */
   readonly t: readonly number[];
   /** Area behind each position, R². */
   readonly areaBehind: readonly number[];
+  /** Load behind each position: what sections hold equal shares of. */
+  readonly loadBehind: readonly number[];
   /** Length of the row line at each position, measured on the head, R. */
   readonly lineLength: readonly number[];
 }
 
-/** Cost of a row repeating the last count, by two, and of larger steps (parting-map §4.3, brick). */
-const REPEAT = 0.3;
-const STEP_OF_TWO = 0.1;
-const STEP_SLOPE = 0.02;
+/** Cost for `size` sections beside a row of `last`, per section of the row. */
+export type JointCost = (size: number, last: number) => number;
+
+/** Brick rows break joint: a row that repeats the last count costs, a step of one does not (parting-map §4.3). */
+export const brickJoints: JointCost = (size, last) => {
+  const step = Math.abs(size - last);
+  return (step === 0 ? 0.3 : step === 2 ? 0.1 : 0) + 0.02 * (step - 1) ** 2;
+};
+
+/** Plain rows keep their count where they can (parting-map §4.3, grid). */
+export const alignedJoints: JointCost = (size, last) => 0.05 * Math.min(4, Math.abs(size - last));
+
 /** A row is never planned longer than this many sections beyond an even square layout. */
 const ROW_SLACK = 2.5;
 
 /**
  * How many sections each row holds, back row first, so that sections come as near the wanted
- * width-to-height ratio as whole numbers allow and neighbouring rows break joint like bricks.
+ * width-to-height ratio as whole numbers allow.
  *
- * @param count sections on the head, 2 to 600
+ * @param count sections in the panel, from 1
  * @param aspect wanted width over height on the head, 1 for square
  * @source dynamic programming over row ends; costs of parting-map §4.3
  */
-export function planBrickRows(profile: RowProfile, count: number, aspect: number): number[] {
-  const total = profile.areaBehind[profile.areaBehind.length - 1]!;
-  const each = total / count;
+export function planRows(profile: RowProfile, count: number, aspect: number, joint: JointCost): number[] {
+  if (count === 1) return [1];
+  const totalLoad = profile.loadBehind.at(-1)!;
+  const each = totalLoad / count;
+  const eachArea = profile.areaBehind.at(-1)! / count;
   const rowEnd = Array.from({ length: count + 1 }, (_, k) =>
-    interpolate(profile.areaBehind, profile.t, k * each),
+    interpolate(profile.loadBehind, profile.t, k * each),
   );
+  const areaAt = rowEnd.map((t) => interpolate(profile.t, profile.areaBehind, t));
   const widest = Math.max(...profile.lineLength);
-  const most = Math.min(count, Math.ceil((ROW_SLACK * widest) / Math.sqrt(each * aspect)));
+  const most = Math.max(1, Math.min(count, Math.ceil((ROW_SLACK * widest) / Math.sqrt(eachArea * aspect))));
 
   const rowCost = (from: number, size: number) => {
     const [low, high] = [rowEnd[from]!, rowEnd[from + size]!];
@@ -41,19 +54,18 @@ export function planBrickRows(profile: RowProfile, count: number, aspect: number
       length += interpolate(profile.t, profile.lineLength, low + ((i + 0.5) / 5) * (high - low)) / 5;
     }
     const width = length / size;
-    const height = (size * each) / length;
+    const height = (areaAt[from + size]! - areaAt[from]!) / length;
     return size * (Math.log(width / height) - Math.log(aspect)) ** 2;
-  };
-  const stepCost = (size: number, last: number) => {
-    const step = Math.abs(size - last);
-    const repeat = step === 0 ? REPEAT : step === 2 ? STEP_OF_TWO : 0;
-    return size * (repeat + STEP_SLOPE * (step - 1) ** 2);
   };
 
   // best[k][m]: lowest cost of rows that end after k sections, the last holding m; `before` is the row before it.
   const stride = most + 1;
   const best = new Float64Array((count + 1) * stride).fill(Infinity);
   const before = new Int16Array((count + 1) * stride);
+  const jointOf = new Float64Array(stride * stride);
+  for (let size = 1; size <= most; size++) {
+    for (let last = 1; last <= most; last++) jointOf[size * stride + last] = size * joint(size, last);
+  }
   for (let end = 1; end <= count; end++) {
     for (let size = 1; size <= Math.min(most, end); size++) {
       const start = end - size;
@@ -66,7 +78,7 @@ export function planBrickRows(profile: RowProfile, count: number, aspect: number
       for (let last = 1; last <= Math.min(most, start); last++) {
         const reached = best[start * stride + last]!;
         if (reached === Infinity) continue;
-        const cost = reached + own + stepCost(size, last);
+        const cost = reached + own + jointOf[size * stride + last]!;
         if (cost < best[at]!) {
           best[at] = cost;
           before[at] = last;

@@ -8,6 +8,5 @@ import { layoutFor } from './layout-for';
 export function answerBrief(raw: unknown): Checked<PlanFile> {
   const brief = readBrief(raw);
   if (!brief.ok) return brief;
-  const { technique, sections } = brief.value.set;
-  return { ok: true, value: forecast(brief.value, layoutFor(technique, sections)).plan };
+  return { ok: true, value: forecast(brief.value, layoutFor(brief.value)).plan };
 }

@@ -1,40 +1,62 @@
 import { POROSITY } from '../coefficients/hair';
-import { slowestHours, rateTable, dampnessAt, type NodeTimes, type RateTable } from '../drying/rate-table';
+import { drawDrying, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import {
+  dampnessAt,
+  HORIZON_H,
+  rateTable,
+  slowestHours,
+  type NodeTimes,
+  type RateTable,
+} from '../drying/rate-table';
+import {
+  beliefFromDraws,
   chanceDry,
   drySpread,
   hoursForChances,
+  lnTimeSd,
   priorBelief,
   type RateBelief,
   type TimesByRate,
 } from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
-import { filmResistanceSM, hairMoisture, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
-import { waitingLimits } from '../drying/waiting';
-import type { Level } from '../drying/nodes';
+import { filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
+import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
+import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES, type Zone } from '../hair/zone';
 import type { DosedLayer } from '../products/layer';
 import { interpolate } from '../stats/interpolate';
+import { quantiles } from '../stats/quantile';
 import type { Spread } from '../stats/spread';
 import { techniqueOf } from '../techniques';
-import type { Brief } from './brief';
+import type { Brief, ZoneSet } from './brief';
 import type { SectionPlan } from './section-forecasts';
+import { planWaiting, type WaitingPlan } from './waiting-plan';
 
 /** A head is called surely dry at this chance; schedules leave time for it. */
 export const SURE = 0.9;
+
+/** The drying of one plan before anything uncertain is drawn: one run for each of a range of drying rates. */
+export interface DryingBasis {
+  readonly table: RateTable;
+  readonly all: TimesByRate;
+  readonly waiting: WaitingPlan;
+  readonly uncertain: UncertainDrying;
+}
 
 /** The drying of one plan, with what is needed to bend it when hair is felt. */
 export interface DryingForecast {
   readonly table: RateTable;
   readonly belief: RateBelief;
   readonly all: TimesByRate;
+  readonly waiting: WaitingPlan;
   readonly dryAfterH: Spread;
   readonly rootDryAfterH: Spread;
   readonly endsDryAfterH: Spread;
   /** Hours after which it is surely dry. */
   readonly sureAfterH: number;
   readonly curve: readonly { afterH: number; chanceDry: number; waterPerDryG: number }[];
-  readonly remistEveryMin: number | null;
+  /** Heads drawn for the spread; 0 for the quick estimate. */
+  readonly draws: number;
 }
 
 const CURVE_POINTS = 32;
@@ -55,64 +77,130 @@ export const wholeHeadTimes = (table: RateTable, level?: Level): TimesByRate => 
   hours: slowestHours(table, level ? table.nodes.filter((node) => node.level === level) : table.nodes),
 });
 
-/** Forecasts the drying of a set from the end of installing. */
-export function forecastDrying(
+/** How the sections of one zone lie for drying. */
+function shapeOf({ technique: id, rootMethod }: ZoneSet) {
+  const technique = techniqueOf(id);
+  return (rootMethods[rootMethod].isPlaited && technique.plaitedRootShape) || technique.dryingShape;
+}
+
+function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: WaitingPlan): ZoneSections[] {
+  return ZONES.flatMap((zone): ZoneSections[] => {
+    const own = sections.filter((section) => section.zone === zone);
+    if (own.length === 0) return [];
+    const set = brief.zones[zone];
+    const rod = (width: number): WoundRod | null =>
+      set.tool && { diameterMm: set.tool.diameterMm, woundWidthMm: width };
+    return [
+      {
+        zone,
+        count: own.length,
+        areaCm2: own.reduce((sum, section) => sum + section.areaCm2, 0) / own.length,
+        largestCm2: Math.max(...own.map((section) => section.areaCm2)),
+        hairsPerCm2: brief.head.densityPerCm2,
+        strandUm: brief.head.strandDiameterUm,
+        lengthCm: brief.head.stretchedLengthCm[zone],
+        shape: shapeOf(set),
+        rod:
+          set.tool && set.tool.kind !== 'end-rod' ? rod(woundWidthMm(own, set.tool.workingLengthMm)) : null,
+        endRod: set.tool?.kind === 'end-rod' ? rod(END_ROD_WIDTH_MM) : null,
+        setBeforeEndH: waiting.setBeforeEndH(zone),
+      },
+    ];
+  });
+}
+
+/** Hair spreads over this many times the length its wraps would take edge to edge, as far as the rod goes (fitted). */
+const SPREAD_ON_ROD = 2.2;
+
+/** Width of rod that hair lies on, mm. */
+const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number): number => {
+  const axial = sections.map(({ form }) => form.fit?.axialMm ?? 0);
+  const mean = axial.reduce((sum, mm) => sum + mm, 0) / axial.length;
+  return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, SPREAD_ON_ROD * mean));
+};
+
+/** Everything of a plan's drying that does not hang on chance. */
+export function dryingBasis(
   brief: Brief,
   sections: readonly SectionPlan[],
   doses: readonly DosedLayer[],
-): DryingForecast {
-  const { head, set, room } = brief;
-  const technique = techniqueOf(set.technique);
-  const porosityFactor = POROSITY[head.porosity].boundWater;
+): DryingBasis {
+  const porosityFactor = POROSITY[brief.head.porosity].boundWater;
   const dryMass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  const zones: ZoneSections[] = ZONES.map((zone) => {
-    const own = sections.filter((section) => section.zone === zone);
-    return { zone, count: own.length, areaCm2: own.length === 0 ? 0 : sumArea(own) / own.length };
-  });
-  const hairRoom = {
-    temperatureC: room.temperatureC,
-    relativeHumidity: Math.min(WETTEST_ROOM, room.relativeHumidity),
+  const room = {
+    temperatureC: brief.room.temperatureC,
+    relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
   };
-  const classes = handPartedClasses(zones, {
-    hairsPerCm2: head.densityPerCm2,
-    strandUm: head.strandDiameterUm,
-    lengthCm: head.stretchedLengthCm,
-    shape: technique.dryingShape,
-    rod: set.tool ? { diameterMm: set.tool.diameterMm, woundWidthMm: set.tool.workingLengthMm } : null,
-  });
+  const waiting = planWaiting(brief, sections, room);
+  const zones = zoneSections(brief, sections, waiting);
+  const productWater = productWaterPerG(doses, dryMass);
+  const film = filmResistanceSM(doses, dryMass);
   const table = rateTable({
-    classes,
-    room: hairRoom,
+    classes: handPartedClasses(zones, (i) => ({
+      density: 1,
+      startMoisture: waiting.hairMoistureOf(zones[i]!.zone, room, 1) + productWater,
+      largestQuantile: 0.5,
+    })),
+    room,
     steps: brief.drying,
     porosityFactor,
-    startMoisture: hairMoisture(set.startState, porosityFactor, hairRoom) + productWaterPerG(doses, dryMass),
-    filmResistanceSM: filmResistanceSM(doses, dryMass),
+    startMoisture: 0,
+    filmResistanceSM: film,
   });
-  const belief = priorBelief();
-  const all = wholeHeadTimes(table);
+  return {
+    table,
+    all: wholeHeadTimes(table),
+    waiting,
+    uncertain: {
+      zones,
+      room,
+      steps: brief.drying,
+      porosityFactor,
+      filmResistanceSM: film,
+      hairMoistureOf: (i, drawnRoom, pickUp) => waiting.hairMoistureOf(zones[i]!.zone, drawnRoom, pickUp),
+      productWaterPerG: productWater,
+      rate: brief.dryingRate,
+      horizonH: HORIZON_H,
+    },
+  };
+}
+
+/** Draws heads `from` … `to` − 1 of a plan. Equal numbers give equal heads, so that draws can be added to. */
+export const drawHeads = (basis: DryingBasis, seed: number, from: number, to: number): DrawnTimes[] =>
+  Array.from({ length: to - from }, (_, i) => drawDrying(basis.uncertain, seed, from + i));
+
+/** 10–90 % band and middle of what was drawn. */
+function drawnSpread(hours: readonly number[]): Spread {
+  const [p10, p50, p90] = quantiles(hours, [0.1, 0.5, 0.9]);
+  return { p10: p10!, p50: p50!, p90: p90! };
+}
+
+/** The drying of a plan: from drawn heads, or without any by the spread that such draws usually have. */
+export function dryingForecast(
+  brief: Brief,
+  { table, all, waiting }: DryingBasis,
+  drawn: readonly DrawnTimes[],
+): DryingForecast {
+  const belief =
+    drawn.length > 0
+      ? beliefFromDraws(
+          all,
+          drawn.map((head) => head.allH),
+        )
+      : priorBelief(Math.log(brief.dryingRate.median), lnTimeSd(brief.dryingRate.lnSd));
+  const spreadOf = (level: Level | null, key: keyof DrawnTimes): Spread =>
+    drawn.length > 0
+      ? drawnSpread(drawn.map((head) => head[key]))
+      : drySpread(belief, level ? wholeHeadTimes(table, level) : all);
   const [sureAfterH, end] = hoursForChances(belief, all, [SURE, 0.99]) as [number, number];
-  const waiting = waitingLimits(
-    zones
-      .filter((zone) => zone.count > 0)
-      .map((zone) => ({
-        zone: zone.zone,
-        count: 1,
-        sectionAreaCm2: zone.count * zone.areaCm2,
-        hairsPerCm2: head.densityPerCm2,
-        strandUm: head.strandDiameterUm,
-        lengthCm: head.stretchedLengthCm[zone.zone],
-      })),
-    hairRoom,
-    set.startState,
-    porosityFactor,
-  );
   return {
     table,
     belief,
     all,
-    dryAfterH: drySpread(belief, all),
-    rootDryAfterH: drySpread(belief, wholeHeadTimes(table, 'root')),
-    endsDryAfterH: drySpread(belief, wholeHeadTimes(table, 'ends')),
+    waiting,
+    dryAfterH: spreadOf(null, 'allH'),
+    rootDryAfterH: spreadOf('root', 'rootH'),
+    endsDryAfterH: spreadOf('ends', 'endsH'),
     sureAfterH,
     curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
       const afterH = (end * i) / CURVE_POINTS;
@@ -122,7 +210,7 @@ export function forecastDrying(
         waterPerDryG: interpolate(table.usual.timeH, table.usual.moisture, afterH),
       };
     }),
-    remistEveryMin: waiting ? waiting.meanH * 60 : null,
+    draws: drawn.length,
   };
 }
 
@@ -140,6 +228,3 @@ export function dampAtTakedown(
   }
   return damp / weight;
 }
-
-const sumArea = (sections: readonly SectionPlan[]) =>
-  sections.reduce((sum, section) => sum + section.areaCm2, 0);

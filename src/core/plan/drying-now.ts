@@ -4,7 +4,6 @@ import {
   chanceDry,
   drySpread,
   hoursForChances,
-  priorBelief,
   type RateBelief,
   type TimesByRate,
 } from '../drying/rate-belief';
@@ -43,7 +42,7 @@ export function dryingNow(
   zoneOf: (sectionNumber: number) => Zone,
 ): DryingNow {
   const belief = beliefAfterChecks(
-    priorBelief(),
+    dryTimes.belief,
     checks,
     (number, level) => dryTimes.zones[zoneOf(number)][level],
   );

@@ -1,24 +1,22 @@
 import type { Level } from '../drying/nodes';
 import { LEVELS } from '../drying/nodes';
-import type { TimesByRate } from '../drying/rate-belief';
+import type { RateBelief, TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { ScheduleBlock } from '../schedule/backward';
 import type { Bundle } from '../techniques/bundle';
-import type { Look } from '../wear/look';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
-import type { Forecast, WearDayForecast } from './forecast';
+import type { Forecast } from './forecast';
 import type { SectionPlan } from './section-forecasts';
 
 /** What the screens show of a forecast, as plain data that crosses to a worker and back. */
 export interface ForecastView {
   readonly plan: PlanFile;
-  readonly byDay: readonly WearDayForecast[];
-  readonly frizz: Look;
-  readonly volume: Look;
   /** Planned minutes of each section, in working order. */
   readonly sectionMin: readonly number[];
   readonly dryTimes: {
+    /** What is believed of the drying rate of this head on this day. */
+    readonly belief: RateBelief;
     readonly whole: TimesByRate;
     readonly zones: PerZone<Readonly<Record<Level, TimesByRate>>>;
   };
@@ -45,11 +43,9 @@ export function forecastView(forecast: Forecast): ForecastView {
   const { table } = forecast.drying;
   return {
     plan: forecast.plan,
-    byDay: forecast.byDay,
-    frizz: forecast.frizz,
-    volume: forecast.volume,
     sectionMin: forecast.sections.map((section) => section.installMin),
     dryTimes: {
+      belief: forecast.drying.belief,
       whole: wholeHeadTimes(table),
       zones: perZone(
         (zone) =>

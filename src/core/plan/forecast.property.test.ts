@@ -9,7 +9,7 @@ import { layoutFor } from './layout-for';
 
 const planOf = (input: BriefInput) => {
   const brief = readOrThrow(input);
-  return forecast(brief, layoutFor(brief.set.technique, brief.set.sections)).plan;
+  return forecast(brief, layoutFor(brief)).plan;
 };
 
 function everyNumber(value: unknown, visit: (number: number, path: string) => void, path = ''): void {

@@ -1,200 +1,142 @@
 import { result as resultTable, handsOn as handsOnTable } from '../coefficients/result';
-import { rootMethods } from '../coefficients/root-and-ends';
 import { startStates } from '../coefficients/start-states';
 import { dueCautions } from '../advice/cautions';
-import { curlAfterTakedown } from '../curl/after-takedown';
 import { equilibriumRegain } from '../drying/sorption';
+import type { DrawnTimes } from '../drying/draws';
 import { chanceDry } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { scalpAreaCm2 } from '../hair/head';
-import { ZONES, type Zone } from '../hair/zone';
 import { partingMin } from '../hands-on/install-time';
-import type { Layout } from '../parting/brick-layout';
-import { productRoles } from '../products';
-import { recommendedDoseG } from '../products/dose';
-import type { DosedLayer } from '../products/layer';
+import { nearlyDryAfterMin } from '../drying/loose-hair';
+import type { Layout } from '../parting/layout';
 import { layOutDay, type Schedule } from '../schedule/backward';
-import { spreadByShare } from '../stats/spread';
-import { coefficientOfVariation } from '../stats/variation';
+import { spreadByLn } from '../stats/spread';
 import { techniqueOf } from '../techniques';
+import type { KnotForm } from '../techniques/knot-form';
+import type { ToolFit } from '../techniques/rod-fit';
 import { clamp } from '../units/clamp';
-import { daysPresentable } from '../wear/days';
-import { definition, frizz, volume, type Look } from '../wear/look';
-import { retentionLeft, setRetention, straightenedLeft } from '../wear/retention';
-import { nightOf, sizeDoublings, type SetFacts } from '../wear/set-facts';
+import type { Look } from '../wear/look';
 import type { Brief } from './brief';
-import { dampAtTakedown, forecastDrying, type DryingForecast } from './drying-forecast';
+import { dosesOf, type Dose } from './dosing';
+import {
+  dampAtTakedown,
+  drawHeads,
+  dryingBasis,
+  dryingForecast,
+  type DryingBasis,
+  type DryingForecast,
+} from './drying-forecast';
+import { evennessCv } from './evenness';
 import { isoWithOffset } from './iso-time';
+import { resultOf, type SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
+import { zoneGroups } from './zone-groups';
+import { zoneVerdicts } from './zone-verdicts';
 
 /** Version of the models: frozen forecasts say which one made them. */
-export const MODEL_VERSION = '2026.11';
+export const MODEL_VERSION = '2026.12';
 
-/** Room humidity above which hair does not stay dry (drying §2). */
+/** Equilibrium with the room above which hair does not stay dry (drying §2). */
 const ROOM_TOO_DAMP_REGAIN = 0.215;
-
-/** The look of the style on one day of wear. */
-export interface WearDayForecast {
-  readonly day: number;
-  readonly definition: number;
-  readonly frizz: number;
-  readonly volume: number;
-  readonly curlDiameterMm: number;
-  readonly stretch: number;
-}
 
 /** A plan in the open format, and what the screens need beyond it. */
 export interface Forecast {
   readonly plan: PlanFile;
+  readonly layout: Layout;
   readonly sections: readonly SectionPlan[];
   readonly drying: DryingForecast;
-  readonly doses: readonly DosedLayer[];
+  readonly doses: readonly Dose[];
   readonly schedule: Schedule | null;
-  readonly byDay: readonly WearDayForecast[];
-  readonly frizz: Look;
-  readonly volume: Look;
+  readonly result: SetResult;
   readonly dampAtTakedown: number;
   readonly prepMin: number;
+}
+
+/** Everything of a forecast that no draw changes. */
+export interface ForecastBasis {
+  readonly brief: Brief;
+  readonly layout: Layout;
+  readonly sections: readonly SectionPlan[];
+  readonly dryMassG: number;
+  readonly doses: readonly Dose[];
+  readonly drying: DryingBasis;
 }
 
 const sum = <T>(items: readonly T[], of: (item: T) => number) =>
   items.reduce((total, item) => total + of(item), 0);
 
-function dosedLayers(brief: Brief, dryMassG: number): DosedLayer[] {
-  return brief.set.layers.map((layer) => ({
-    ...layer,
-    grams:
-      layer.grams ??
-      recommendedDoseG(layer.role, {
-        dryMassG,
-        strandUm: brief.head.strandDiameterUm,
-        porosity: brief.head.porosity,
-        startState: brief.set.startState,
-      }),
-  }));
-}
-
-const holdOf = (layer: DosedLayer) =>
-  layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / 5;
-
-/** The strongest hold of the layers and the product that brings it. */
-function strongestHold(layers: readonly DosedLayer[]): { hold: number; holdName: string | null } {
-  const strongest = layers.reduce<DosedLayer | null>(
-    (best, l) => (best && holdOf(best) >= holdOf(l) ? best : l),
-    null,
+/** The part of a forecast that stays the same however many heads are drawn. */
+export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
+  const sections = planSections(brief, layout);
+  const dryMassG = sum(sections, (section) => section.dryMassG);
+  const doses = dosesOf(brief, dryMassG);
+  const drying = dryingBasis(
+    brief,
+    sections,
+    doses.map((dose) => dose.layer),
   );
-  const none = productRoles.water.hold;
-  if (!strongest || holdOf(strongest) <= none) return { hold: none, holdName: null };
-  return { hold: holdOf(strongest), holdName: productRoles[strongest.role].label.toLowerCase() };
+  return { brief, layout, sections, dryMassG, doses, drying };
 }
 
-function setFacts(
-  brief: Brief,
-  sections: readonly SectionPlan[],
-  layers: readonly DosedLayer[],
-  damp: number,
-): SetFacts {
-  const hairCount = sum(sections, (s) => s.hairCount);
-  return {
-    technique: techniqueOf(brief.set.technique),
-    startState: brief.set.startState,
-    rootMethod: brief.set.rootMethod,
-    endsMethod: brief.set.endsMethod,
-    coilDiameterMm: brief.head.naturalCoilDiameterMm,
-    sizeDoublings:
-      sum(sections, (s) => s.hairCount * sizeDoublings(s.form.definingMm, brief.head.naturalCoilDiameterMm)) /
-      hairCount,
-    unevenness: coefficientOfVariation(sections.map((s) => s.hairCount)),
-    ...strongestHold(layers),
-    damp,
-    brushedThrough: brief.set.brushedThrough,
-    ...brief.wear,
-    dewPointOutsideC: brief.room.dewPointOutsideC,
-    weakEnds: ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'].some((c) =>
-      brief.head.conditions.includes(c),
-    ),
-    hairCount,
-    fill: Math.max(0, ...sections.map((s) => s.form.fit?.fill ?? 0)),
-  };
+/** Minutes of preparing: washing, and bringing the hair to its start state. */
+function prepMinOf({ brief, sections }: ForecastBasis): number {
+  const state = startStates[brief.set.startState];
+  const c = handsOnTable.value;
+  const blowOut = state.straightened > 0.5 ? c.blowOutMin : 0;
+  const waits =
+    brief.set.startState === 'nearly-dry' ? nearlyDryAfterMin(brief.head, brief.room, sections) : 0;
+  return c.prepMin + blowOut + waits;
 }
 
-/** Visible curl of one section on one day. */
-function curlOn(brief: Brief, facts: SetFacts, section: SectionPlan, day: number, medianDays: number) {
-  const root = rootMethods[brief.set.rootMethod];
-  return curlAfterTakedown({
-    lengthMm: section.lengthCm * 10,
-    strandUm: brief.head.strandDiameterUm,
-    coilDiameterMm: brief.head.naturalCoilDiameterMm,
-    shrinkage: brief.head.shrinkage,
-    setNodes: section.form.nodes,
-    thicknessMm: section.form.thicknessMm,
-    retention: setRetention(facts, section.hairCount) * retentionLeft(day, medianDays),
-    straightened: straightenedLeft(facts, day),
-    hold: facts.hold,
-    openingN: facts.technique.coefficients.value.openingN,
-    separations: brief.wear.separations,
-    opened: nightOf(facts).opening * day,
-    root,
-  });
-}
+const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>
+  sections.flatMap(({ form }) => (form.fit ? [form.fit] : []));
 
-/** One section of each zone, with how many hairs it stands for: sections of a zone are alike. */
-function zoneSamples(sections: readonly SectionPlan[]): { section: SectionPlan; hairCount: number }[] {
-  return ZONES.flatMap((zone) => {
-    const own = sections.filter((section) => section.zone === zone);
-    return own[0] ? [{ section: own[0], hairCount: sum(own, (s) => s.hairCount) }] : [];
-  });
-}
+const fullestFit = (sections: readonly SectionPlan[]): ToolFit | null =>
+  fitsOf(sections).reduce<ToolFit | null>((most, fit) => (most && most.fill >= fit.fill ? most : fit), null);
 
-function wearByDay(
-  brief: Brief,
-  facts: SetFacts,
-  sections: readonly SectionPlan[],
-  looks: Looks,
-  days: DaysBand,
-) {
-  const samples = zoneSamples(sections);
-  const hairs = sum(samples, (s) => s.hairCount);
-  return Array.from({ length: Math.ceil(days.p90) + 1 }, (_, day): WearDayForecast => {
-    const curls = samples.map(({ section, hairCount }) => ({
-      curl: curlOn(brief, facts, section, day, days.p50),
-      share: hairCount / hairs,
-    }));
-    const gone = 1 - retentionLeft(day, days.p50);
-    return {
-      day,
-      definition: clamp(looks.definition.value - 7.5 * gone, 0, 10),
-      frizz: clamp(looks.frizz.value + 5 * gone, 0, 10),
-      volume: clamp(looks.volume.value + nightOf(facts).volume * day + 1.5 * gone, 0, 10),
-      curlDiameterMm: sum(curls, ({ curl, share }) => curl.diameterMm * share),
-      stretch: sum(curls, ({ curl, share }) => curl.stretch * share),
-    };
-  });
-}
+const tightestKnot = (sections: readonly SectionPlan[]): KnotForm | null =>
+  sections.reduce<KnotForm | null>((tightest, { form }) => {
+    const { knot } = form;
+    return knot && (!tightest || knot.slackLeft < tightest.slackLeft) ? knot : tightest;
+  }, null);
 
-interface Looks {
-  readonly definition: Look;
-  readonly frizz: Look;
-  readonly volume: Look;
-}
-interface DaysBand {
-  readonly p50: number;
-  readonly p90: number;
-}
-
+/** The tool of the set, on the sections that have it. */
 function toolPlan(brief: Brief, sections: readonly SectionPlan[]): PlanFile['tool'] {
-  const fits = sections.flatMap((section) => (section.form.fit ? [section.form.fit] : []));
-  if (fits.length === 0 || !brief.set.tool) return null;
-  const fullest = fits.reduce((worst, fit) => (fit.fill > worst.fill ? fit : worst));
+  const { tool } = brief.set;
+  if (!tool) return null;
+  const own = sections.filter(({ zone }) => brief.zones[zone].tool?.kind === tool.kind);
+  const fullest = fullestFit(own);
+  if (!fullest) return null;
+  const fits = fitsOf(own);
   return {
+    kind: tool.kind,
     turns: fullest.turns,
     layers: fullest.layers,
     fits: fits.every((fit) => fit.fits),
     smallestFittingDiameterMm: Math.max(...fits.map((fit) => fit.smallestFittingMm)),
-    needed: sections.length,
-    owned: brief.set.tool.owned,
+    needed: own.length,
+    owned: tool.owned,
     monthsUntilOutgrown: Math.min(...fits.map((fit) => fit.monthsUntilOutgrown.fast)),
   };
+}
+
+/** Every size of tool that the plan takes, over all zones. */
+function toolSizes(brief: Brief, sections: readonly SectionPlan[]): PlanFile['tools'] {
+  const sizes = new Map<string, PlanFile['tools'][number]>();
+  for (const { zone } of sections) {
+    const { tool } = brief.zones[zone];
+    if (!tool) continue;
+    const key = `${tool.kind}/${tool.diameterMm}/${tool.workingLengthMm}`;
+    const before = sizes.get(key);
+    sizes.set(key, {
+      kind: tool.kind,
+      diameterMm: tool.diameterMm,
+      workingLengthMm: tool.workingLengthMm,
+      needed: (before?.needed ?? 0) + 1,
+      owned: Math.max(before?.owned ?? 0, tool.owned),
+    });
+  }
+  return [...sizes.values()].sort((a, b) => a.diameterMm - b.diameterMm);
 }
 
 /** Figure on a 0–10 scale with its half range. */
@@ -204,24 +146,15 @@ const indexSpread = (look: Look) => ({
   p90: clamp(look.value + resultTable.value.indexRange, 0, 10),
 });
 
-/**
- * Works out a whole plan: hair, tools, hands-on time, doses, drying, result, days and schedule.
- * Pure: the same brief and layout give the same forecast, bit for bit.
- *
- * @param layout sections of the brief's technique and count; see {@link layoutFor}
- */
-export function forecast(brief: Brief, layout: Layout): Forecast {
-  const sections = planSections(brief, layout);
-  const dryMassG = sum(sections, (s) => s.dryMassG);
-  const doses = dosedLayers(brief, dryMassG);
-  const drying = forecastDrying(brief, sections, doses);
-
-  const installMin = handsOnTable.value.settleMin + sum(sections, (s) => s.installMin);
+/** Completes a forecast with the heads drawn so far: none for the quick estimate. */
+export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[]): Forecast {
+  const { brief, layout, sections, dryMassG, doses } = basis;
+  const drying = dryingForecast(brief, basis.drying, drawn);
+  const { installMin } = basis.drying.waiting;
   const takedownMin = sum(sections, (s) => s.takedownMin);
   const separatingMin = sum(sections, (s) => s.separatingMin);
-  const isStretched = startStates[brief.set.startState].straightened > 0.5;
-  const prepMin = handsOnTable.value.prepMin + (isStretched ? handsOnTable.value.blowOutMin : 0);
-  const listedH = sum(brief.drying.slice(0, -1), (step) => step.hours) + (brief.drying.at(-1)?.hours ?? 0);
+  const prepMin = prepMinOf(basis);
+  const listedH = sum(brief.drying, (step) => step.hours);
   const dryingH = Math.max(listedH, drying.sureAfterH);
   const schedule =
     brief.wearByMs === null
@@ -234,17 +167,11 @@ export function forecast(brief: Brief, layout: Layout): Forecast {
   const takedownAfterH = schedule ? schedule.dryingWindowH : dryingH;
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
   const damp = dampAtTakedown(drying, takedownAfterH);
-
-  const facts = setFacts(brief, sections, doses, damp);
-  const looks: Looks = { definition: definition(facts), frizz: frizz(facts), volume: volume(facts) };
-  const days = daysPresentable(facts);
-  const byDay = wearByDay(brief, facts, sections, looks, days);
-  const firstDay = byDay[0]!;
-  const visibleLengthCm: Partial<Record<Zone, number>> = {};
-  for (const { section } of zoneSamples(sections)) {
-    visibleLengthCm[section.zone] = curlOn(brief, facts, section, 0, days.p50).visibleMm / 10;
-  }
-  const fits = sections.flatMap((section) => (section.form.fit ? [section.form.fit] : []));
+  const groups = zoneGroups(brief, sections);
+  const result = resultOf(brief, groups, doses, damp);
+  const verdicts = zoneVerdicts(brief, sections);
+  const firstDay = result.byDay[0]!;
+  const tool = toolPlan(brief, sections);
 
   const plan: PlanFile = {
     format: 'keen-spiral/plan',
@@ -261,32 +188,64 @@ export function forecast(brief: Brief, layout: Layout): Forecast {
       areaCm2,
       hairCount,
       order: number,
+      technique: brief.zones[zone].technique,
     })),
-    evenness: { hairCountCv: coefficientOfVariation(sections.map((s) => s.hairCount)) },
-    tool: toolPlan(brief, sections),
+    zones: verdicts.map(({ zone, technique, sections: count, lengthCm, problem, proposals }) => ({
+      zone,
+      technique,
+      sections: count,
+      lengthCm,
+      problem,
+      proposals: [...proposals],
+    })),
+    evenness: { hairCountCv: evennessCv(sections) },
+    tool,
+    tools: toolSizes(brief, sections),
     handsOn: {
-      partingMin: handsOnTable.value.settleMin + brief.pace * partingMin() * sections.length,
-      installMin: spreadByShare(installMin, resultTable.value.timeRange),
+      partingMin: handsOnTable.value.settleMin + brief.pace.median * partingMin() * sections.length,
+      installMin: spreadByLn(installMin, brief.pace.lnSd),
       takedownMin,
       separatingMin,
     },
-    doses: doses.map(({ role, grams }) => ({ role, grams, gramsPerSection: grams / sections.length })),
+    doses: doses.map((dose) => ({
+      role: dose.layer.role,
+      grams: dose.layer.grams,
+      gramsPerSection: dose.layer.grams / sections.length,
+      recommendedGrams: dose.recommendedG,
+      amount: dose.verdict,
+      inHands: dose.inHands,
+      leftAfterWashGrams: dose.leftAfterWashG,
+    })),
     drying: {
       dryAfterH: drying.dryAfterH,
       rootDryAfterH: drying.rootDryAfterH,
       endsDryAfterH: drying.endsDryAfterH,
       chanceDryAtWearBy: chanceAtTakedown,
       curve: [...drying.curve],
-      remistEveryMin: drying.remistEveryMin,
+      remistEveryMin: drying.waiting.remistEveryMin,
+      waiting: drying.waiting.quadrants.map((quadrant) => ({
+        ...quadrant,
+        mistAtMin: [...quadrant.mistAtMin],
+      })),
+      draws: drying.draws,
     },
     result: {
       curlDiameterMm: firstDay.curlDiameterMm,
-      visibleLengthCm,
+      rootCurlDiameterMm: result.rootDiameterMm,
+      tipCurlDiameterMm: result.tipDiameterMm,
+      visibleLengthCm: firstDay.visibleLengthCm,
       stretch: firstDay.stretch,
-      definition: { ...indexSpread(looks.definition), why: [...looks.definition.why] },
-      volume: looks.volume.value,
+      definition: { ...indexSpread(result.definition), why: [...result.definition.why] },
+      frizz: { ...indexSpread(result.frizz), why: [...result.frizz.why] },
+      volume: result.volume.value,
+      byDay: [...result.byDay],
     },
-    daysPresentable: { p10: days.p10, p50: days.p50, p90: days.p90, why: [...days.why] },
+    daysPresentable: {
+      p10: result.days.p10,
+      p50: result.days.p50,
+      p90: result.days.p90,
+      why: [...result.days.why],
+    },
     schedule:
       schedule?.blocks.map(({ step, startMs, endMs, handsOn, method }) => ({
         step,
@@ -297,26 +256,32 @@ export function forecast(brief: Brief, layout: Layout): Forecast {
       })) ?? null,
     cautions: dueCautions({
       brief,
-      roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
-      chanceDryAtTakedown: chanceAtTakedown,
-      dryingWindowH: schedule?.dryingWindowH ?? null,
-      fullestFit:
-        fits.length === 0 ? null : fits.reduce((worst, fit) => (fit.fill > worst.fill ? fit : worst)),
-      rodsNeeded: brief.set.tool ? sections.length : 0,
-      productPerG: sum(doses, (d) => d.grams) / dryMassG,
-      shortestTurns: fits.length === 0 ? null : Math.min(...fits.map((fit) => fit.turns)),
+      daysInSet: null,
+      came: {
+        roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
+        chanceDryAtTakedown: chanceAtTakedown,
+        dryingWindowH: schedule?.dryingWindowH ?? null,
+        fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
+        toolsNeeded: tool?.needed ?? 0,
+        toolsOwned: tool?.owned ?? 0,
+        doses,
+        productPerG: sum(doses, (dose) => dose.layer.grams) / dryMassG,
+        zones: verdicts,
+        tightestKnot: tightestKnot(sections),
+      },
     }),
   };
-  return {
-    plan,
-    sections,
-    drying,
-    doses,
-    schedule,
-    byDay,
-    frizz: looks.frizz,
-    volume: looks.volume,
-    dampAtTakedown: damp,
-    prepMin,
-  };
+  return { plan, layout, sections, drying, doses, schedule, result, dampAtTakedown: damp, prepMin };
+}
+
+/**
+ * Works out a whole plan: hair, tools, hands-on time, doses, drying, result, days and schedule.
+ * Pure: the same brief and layout give the same forecast, bit for bit.
+ *
+ * @param layout sections of the brief; see {@link layoutFor}
+ * @param draws heads drawn for the spread of drying; the brief's own number when left out
+ */
+export function forecast(brief: Brief, layout: Layout, draws = brief.draws): Forecast {
+  const basis = forecastBasis(brief, layout);
+  return finishForecast(basis, drawHeads(basis.drying, brief.seed, 0, draws));
 }

@@ -1,9 +1,11 @@
 import { dryMassG, meanSurvival } from '../hair/dry-mass';
-import { scalpAreaCm2, strandAreaMm2 } from '../hair/head';
+import { scalpAreaCm2 } from '../hair/head';
 import type { Zone } from '../hair/zone';
 import { sectionInstallMin, sectionSeparateMin, sectionTakedownMin } from '../hands-on/install-time';
-import type { Layout } from '../parting/brick-layout';
-import type { Bundle } from '../techniques/bundle';
+import type { Layout, Quadrant } from '../parting/layout';
+import type { HairInSet } from '../techniques/bundle';
+import { bundleOf, type BundleSource } from '../techniques/bundle-of';
+import { withEndRod } from '../techniques/end-rod';
 import type { SetForm } from '../techniques/technique';
 import { techniqueOf } from '../techniques';
 import type { Brief } from './brief';
@@ -13,11 +15,12 @@ export interface SectionPlan {
   readonly number: number;
   readonly zone: Zone;
   readonly side: 'left' | 'middle' | 'right';
+  readonly quadrant: Quadrant;
   readonly areaCm2: number;
   readonly hairCount: number;
   readonly lengthCm: number;
   readonly dryMassG: number;
-  readonly bundle: Bundle;
+  readonly bundle: HairInSet;
   readonly form: SetForm;
   /** Minutes at the brief's pace. */
   readonly installMin: number;
@@ -25,34 +28,40 @@ export interface SectionPlan {
   readonly separatingMin: number;
 }
 
+/** What the hair of a section brings, before anything is done with it. */
+export const sourceOf = ({ head }: Brief, zone: Zone, sectionCm2: number): BundleSource => ({
+  sectionCm2,
+  densityPerCm2: head.densityPerCm2,
+  strandUm: head.strandDiameterUm,
+  lengthCm: head.stretchedLengthCm[zone],
+  coilDiameterMm: head.naturalCoilDiameterMm,
+  shrinkage: head.shrinkage,
+});
+
 /** Works out every section; sections of equal zone and size share one computation. */
 export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   const { head, set } = brief;
-  const technique = techniqueOf(set.technique);
   const scalp = scalpAreaCm2(head.circumferenceCm);
-  const t = technique.coefficients.value;
-  const known = new Map<string, Omit<SectionPlan, 'number' | 'side' | 'areaCm2'>>();
+  const pace = brief.pace.median;
+  const known = new Map<string, Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>>();
   const work = (zone: Zone, areaCm2: number) => {
-    const hairCount = head.densityPerCm2 * areaCm2;
+    const own = brief.zones[zone];
+    const technique = techniqueOf(own.technique);
+    const bundle = bundleOf(technique, sourceOf(brief, zone, areaCm2));
+    const { hairCount } = bundle;
     const lengthCm = head.stretchedLengthCm[zone];
-    const grossMm2 = (hairCount * strandAreaMm2(head.strandDiameterUm)) / t.packing;
-    const bundle = {
-      hairCount,
-      lengthMm: lengthCm * 10,
-      grossMm2,
-      ropeMm: Math.sqrt((4 * grossMm2) / (Math.PI * t.ropes)),
-    };
-    const one = { ...set, technique, hairCount, lengthCm };
+    const form = technique.form(bundle, technique.tool ? own.tool : null);
+    const one = { ...set, ...own, technique, hairCount, lengthCm };
     return {
       zone,
       hairCount,
       lengthCm,
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
       bundle,
-      form: technique.form(bundle, set.tool),
-      installMin: brief.pace * sectionInstallMin(one),
-      takedownMin: brief.pace * sectionTakedownMin(one),
-      separatingMin: brief.pace * sectionSeparateMin(one, brief.wear.separations),
+      form: own.tool?.kind === 'end-rod' ? withEndRod(form, bundle, own.tool) : form,
+      installMin: pace * sectionInstallMin(one),
+      takedownMin: pace * sectionTakedownMin(one),
+      separatingMin: pace * sectionSeparateMin(one, brief.wear.separations),
     };
   };
   return layout.sections.map((section) => {
@@ -63,6 +72,12 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       shared = work(section.zone, areaCm2);
       known.set(key, shared);
     }
-    return { ...shared, number: section.number, side: section.side, areaCm2 };
+    return {
+      ...shared,
+      number: section.number,
+      side: section.side,
+      quadrant: section.quadrant,
+      areaCm2,
+    };
   });
 }

@@ -8,6 +8,9 @@ export const butter = defineRole({
   hold: 0.15,
   weight: 5,
   dosePerG: 0.04,
+  handUnit: 'teaspoon',
+  gramsPerMl: 0.92,
+  residue: { stays: 1, leftPerWash: 0.35 },
   isSealant: true,
   isHold: false,
 });

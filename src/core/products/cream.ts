@@ -8,6 +8,9 @@ export const cream = defineRole({
   hold: 0.25,
   weight: 3,
   dosePerG: 0.12,
+  handUnit: 'teaspoon',
+  gramsPerMl: 0.98,
+  residue: { stays: 0.2, leftPerWash: 0.15 },
   isSealant: false,
   isHold: false,
 });

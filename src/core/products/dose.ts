@@ -2,6 +2,7 @@ import { POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
 import { handsOn } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { productRoles, type RoleId } from '.';
+import { handUnitG, type HandUnitId, type WeighedUnits } from './hand-units';
 
 /** What a dose depends on besides the product. */
 export interface DoseContext {
@@ -27,4 +28,24 @@ export function recommendedDoseG(role: RoleId, context: DoseContext): number {
     startStates[context.startState].doseFactor *
     handsOn.value.dosePasses
   );
+}
+
+export type DoseVerdict = 'little' | 'right' | 'much';
+
+/** Doses outside this share of the recommended one are flagged; ± 30 % is the range of the recommendation itself. */
+const LITTLE = 0.55;
+const MUCH = 1.7;
+
+/** Whether a dose is about right (assumed limits, well outside the range of the recommendation). */
+export const doseVerdict = (grams: number, recommendedG: number): DoseVerdict =>
+  grams < LITTLE * recommendedG ? 'little' : grams > MUCH * recommendedG ? 'much' : 'right';
+
+/** A dose in the unit that hands use for that product. */
+export function inHands(
+  role: RoleId,
+  grams: number,
+  weighed: WeighedUnits = {},
+): { unit: HandUnitId; amount: number } {
+  const { handUnit, gramsPerMl } = productRoles[role];
+  return { unit: handUnit, amount: grams / handUnitG(handUnit, gramsPerMl, weighed) };
 }

@@ -9,6 +9,9 @@ export const humidityShield = defineRole({
   weight: 1,
   dosePerG: 0,
   fixedDoseG: 2,
+  handUnit: 'pump',
+  gramsPerMl: 0.95,
+  residue: { stays: 1, leftPerWash: 0.15 },
   isSealant: true,
   isHold: false,
 });

@@ -9,6 +9,7 @@ export interface Layer {
   readonly hold?: number | undefined;
   /** 0 to 5. */
   readonly weight?: number | undefined;
+  readonly protein?: boolean | undefined;
 }
 
 /** A layer with its dose decided. */

@@ -8,6 +8,9 @@ export const leaveIn = defineRole({
   hold: 0.05,
   weight: 1,
   dosePerG: 0.08,
+  handUnit: 'pump',
+  gramsPerMl: 1.0,
+  residue: { stays: 0.08, leftPerWash: 0.05 },
   isSealant: false,
   isHold: false,
 });

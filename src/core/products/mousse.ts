@@ -8,6 +8,9 @@ export const mousse = defineRole({
   hold: 0.55,
   weight: 1,
   dosePerG: 0.13,
+  handUnit: 'foam-pump',
+  gramsPerMl: 1.0,
+  residue: { stays: 0.06, leftPerWash: 0.05 },
   isSealant: false,
   isHold: true,
 });

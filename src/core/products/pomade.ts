@@ -8,6 +8,9 @@ export const pomade = defineRole({
   hold: 0.35,
   weight: 4,
   dosePerG: 0.07,
+  handUnit: 'teaspoon',
+  gramsPerMl: 0.95,
+  residue: { stays: 0.6, leftPerWash: 0.4 },
   isSealant: true,
   isHold: true,
 });

@@ -1,3 +1,5 @@
+import type { HandUnitId } from './hand-units';
+
 /** What a kind of set product does: one file a role. */
 export interface ProductRole {
   readonly id: string;
@@ -14,6 +16,11 @@ export interface ProductRole {
   readonly dosePerG: number;
   /** A dose that does not depend on the hair, g a head. */
   readonly fixedDoseG?: number;
+  /** What hands measure it with. */
+  readonly handUnit: HandUnitId;
+  readonly gramsPerMl: number;
+  /** Share that does not evaporate, and share of that left by each wash (set-geometry §10, assumed). */
+  readonly residue: { readonly stays: number; readonly leftPerWash: number };
   /** Holds in whatever is, or is not, under it: never the first layer. */
   readonly isSealant: boolean;
   /** Holds the shape of the set once dry. */

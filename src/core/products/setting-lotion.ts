@@ -8,6 +8,9 @@ export const settingLotion = defineRole({
   hold: 0.65,
   weight: 1,
   dosePerG: 0.13,
+  handUnit: 'foam-pump',
+  gramsPerMl: 1.0,
+  residue: { stays: 0.06, leftPerWash: 0.05 },
   isSealant: false,
   isHold: true,
 });

@@ -8,6 +8,9 @@ export const water = defineRole({
   hold: 0.05,
   weight: 0,
   dosePerG: 0.1,
+  handUnit: 'teaspoon',
+  gramsPerMl: 1,
+  residue: { stays: 0, leftPerWash: 0 },
   isSealant: false,
   isHold: false,
 });

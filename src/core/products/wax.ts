@@ -8,6 +8,9 @@ export const wax = defineRole({
   hold: 0.45,
   weight: 5,
   dosePerG: 0.07,
+  handUnit: 'teaspoon',
+  gramsPerMl: 0.95,
+  residue: { stays: 0.8, leftPerWash: 0.45 },
   isSealant: true,
   isHold: true,
 });

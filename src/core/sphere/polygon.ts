@@ -40,16 +40,27 @@ export function polygonContains(points: readonly ChartPoint[], { x, y }: ChartPo
 
 type Axis = 'f' | 't';
 
+/** Two coordinates that a polygon can be cut along, and the way back to the chart. */
+export interface CutFrame {
+  readonly at: (f: number, t: number) => FramePoint;
+  /** Length on the chart of a cut between two points, R, where the straight line misleads. */
+  readonly cutLength?: (from: FramePoint, to: FramePoint, axis: Axis) => number;
+}
+
+/** The row frame of the whole scalp. */
+export const ROW_FRAME: CutFrame = { at: fromFrame };
+
 /** The points strictly between two ends of a cut, taken along the true line of equal `axis`. */
-function alongCut(from: FramePoint, to: FramePoint, axis: Axis): FramePoint[] {
-  const pieces = Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / CUT_SPACING);
+function alongCut(from: FramePoint, to: FramePoint, axis: Axis, frame: CutFrame): FramePoint[] {
+  const length = frame.cutLength?.(from, to, axis) ?? Math.hypot(to.x - from.x, to.y - from.y);
+  const pieces = Math.ceil(length / CUT_SPACING);
   const other = axis === 'f' ? 't' : 'f';
   const points: FramePoint[] = [];
   const forward = from[other] <= to[other];
   const [low, high] = forward ? [from[other], to[other]] : [to[other], from[other]];
   for (let i = 1; i < pieces; i++) {
     const value = low + ((high - low) * i) / pieces;
-    points.push(axis === 'f' ? fromFrame(from.f, value) : fromFrame(value, from.t));
+    points.push(axis === 'f' ? frame.at(from.f, value) : frame.at(value, from.t));
   }
   return forward ? points : points.reverse();
 }
@@ -68,7 +79,7 @@ function crossing(a: FramePoint, b: FramePoint, axis: Axis, at: number): FramePo
 }
 
 /**
- * The part of a polygon on one side of a line of equal `f` or `t`.
+ * The part of a polygon on one side of a line of equal `f` or `t` of a frame.
  * Neighbours on the two sides share every point of the cut, so their areas add up to the whole.
  *
  * @source Sutherland & Hodgman 1974, Comm. ACM 17(1), against one coordinate of the row frame
@@ -78,6 +89,7 @@ export function clipPolygon(
   axis: Axis,
   at: number,
   keep: 'below' | 'above',
+  frame: CutFrame = ROW_FRAME,
 ): FramePoint[] {
   const isInside = keep === 'below' ? (p: FramePoint) => p[axis] < at : (p: FramePoint) => p[axis] >= at;
   const kept: FramePoint[] = [];
@@ -92,7 +104,7 @@ export function clipPolygon(
     if (aInside === bInside) continue;
     const cut = crossing(a, b, axis, at);
     if (bInside) {
-      if (exit) kept.push(...alongCut(exit, cut, axis));
+      if (exit) kept.push(...alongCut(exit, cut, axis, frame));
       else {
         firstEntry = cut;
         firstEntryIndex = kept.length;
@@ -103,6 +115,6 @@ export function clipPolygon(
       exit = cut;
     }
   }
-  if (firstEntry && exit) kept.splice(firstEntryIndex, 0, ...alongCut(exit, firstEntry, axis));
+  if (firstEntry && exit) kept.splice(firstEntryIndex, 0, ...alongCut(exit, firstEntry, axis, frame));
   return kept;
 }

@@ -1,3 +1,5 @@
+import { Z_90 } from './normal';
+
 /** A quantity with its 10–90 % band. `p10 ≤ p50 ≤ p90`; the unit is in the name of the field that holds it. */
 export interface Spread {
   readonly p10: number;
@@ -5,9 +7,9 @@ export interface Spread {
   readonly p90: number;
 }
 
-/** A band of a fixed share of the middle value, as ± `share` (0.2 for ± 20 %). */
-export const spreadByShare = (p50: number, share: number): Spread => ({
-  p10: p50 * (1 - share),
+/** The 10–90 % band of a quantity whose logarithm is normal about ln `p50` with standard deviation `lnSd`. */
+export const spreadByLn = (p50: number, lnSd: number): Spread => ({
+  p10: p50 * Math.exp(-Z_90 * lnSd),
   p50,
-  p90: p50 * (1 + share),
+  p90: p50 * Math.exp(Z_90 * lnSd),
 });

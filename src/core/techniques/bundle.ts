@@ -6,10 +6,19 @@ export interface Bundle {
   readonly grossMm2: number;
   /** Diameter of one of its ropes, mm. */
   readonly ropeMm: number;
+  /** Scalp the section takes up, cm². */
+  readonly sectionCm2: number;
 }
 
-/** A rod as laid on one section. */
-export interface Rod {
+/** A section of hair with the curl of its own that it brings. */
+export interface HairInSet extends Bundle {
+  readonly coilDiameterMm: number;
+  /** Share of the length that draws up, 0 to 0.92. */
+  readonly shrinkage: number;
+}
+
+/** A rod, flexible rod or spiral former as laid on one section. */
+export interface Tool {
   readonly diameterMm: number;
   readonly workingLengthMm: number;
 }

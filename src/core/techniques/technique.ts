@@ -2,8 +2,12 @@ import type { CoefficientTable } from '../coefficients/coefficient';
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { Helix } from '../curl/helix';
 import type { DryingShape } from '../drying/nodes';
-import type { Bundle, Rod } from './bundle';
-import type { RodFit } from './rod-fit';
+import type { PartingPattern } from '../parting/pattern';
+import type { HairInSet, Tool } from './bundle';
+import type { KnotForm } from './knot-form';
+import type { ToolFit } from './rod-fit';
+import type { TechniqueNumber } from './technique-coefficients';
+import type { ToolKindId } from './tool-kind';
 
 /** Hair in the set: the curve at five places along it, and what it is wound on. */
 export interface SetForm {
@@ -14,24 +18,17 @@ export interface SetForm {
   /** Thickness that decides definition, mm. */
   readonly definingMm: number;
   /** Null where nothing is wound on a tool. */
-  readonly fit: RodFit | null;
+  readonly fit: ToolFit | null;
+  /** Null for everything but knots. */
+  readonly knot: KnotForm | null;
 }
 
-export type TechniqueNumber =
-  | 'ropes' // how many ropes a section is parted into
-  | 'packing' // packing fraction of dry, released hair
-  | 'retentionCap' // best share of the set that stays
-  | 'installMin'
-  | 'installMinPerCm'
-  | 'installPower' // growth of time with hair per section
-  | 'takedownMin'
-  | 'takedownMinPerCm'
-  | 'medianDays'
-  | 'lnDaysSd'
-  | 'definition'
-  | 'frizz'
-  | 'volume'
-  | 'openingN'; // opening kept from handling, N per hair
+/** A piece at the root that stays stretched after takedown. */
+export interface StretchedRoot {
+  readonly stretchedMm: number;
+  /** Visible over true length of that piece. */
+  readonly stretch: number;
+}
 
 /** A technique: one file, listed in the registry; forms, forecasts and tests follow. */
 export interface Technique {
@@ -44,19 +41,38 @@ export interface Technique {
   readonly chairLine: string;
   /** How the style is called once taken down: "twist out". */
   readonly styleName: string;
-  readonly motif: 'rope' | 'rod';
+  /** What the pattern that it leaves is called. */
+  readonly curlName: 'curl' | 'crimp' | 'wave';
+  readonly motif: 'rope' | 'plait' | 'rod' | 'spiral' | 'coil';
   /** Wanted width over height of a section. */
   readonly sectionAspect: number;
+  readonly usualPattern: PartingPattern;
   readonly usualSections: number;
-  readonly tool: 'rod' | null;
+  readonly tool: ToolKindId | null;
   /** First is the default. */
   readonly rootMethods: readonly [RootMethodId, ...RootMethodId[]];
   readonly endsMethods: readonly [EndsMethodId, ...EndsMethodId[]];
   readonly coefficients: CoefficientTable<TechniqueNumber>;
   readonly dryingShape: DryingShape;
-  /** Geometry of the set hair. `rod` is given exactly when `tool` is not null. */
-  readonly form: (bundle: Bundle, rod: Rod | null) => SetForm;
+  /** How it lies for drying when its root is plaited, where that differs. */
+  readonly plaitedRootShape?: DryingShape;
+  /** A root that the technique itself leaves straight. */
+  readonly ownRoot?: StretchedRoot;
+  /** Only for hair that was stretched first. */
+  readonly needsStretched?: boolean;
+  /** Presses or pulls when slept in. */
+  readonly pressesAsleep?: boolean;
+  /** May stay in as a protective style for this many days at most; without it, take it down once dry. */
+  readonly leaveInDays?: number;
+  /** Geometry of the set hair. `tool` is given exactly when the technique has one. */
+  readonly form: (hair: HairInSet, tool: Tool | null) => SetForm;
 }
 
 /** Keeps the literal id of a technique. */
 export const defineTechnique = <const T extends Technique>(technique: T): T => technique;
+
+/** The tool, where a technique cannot do without. */
+export function toolOrThrow(tool: Tool | null, technique: string): Tool {
+  if (!tool) throw new RangeError(`${technique} needs a tool`);
+  return tool;
+}

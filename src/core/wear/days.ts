@@ -1,11 +1,19 @@
 import { result } from '../coefficients/result';
 import { Z_90 } from '../stats/normal';
 import type { Spread } from '../stats/spread';
+import { mergeReasons } from './merge';
 import type { Reason } from './reason';
 import { dewOver, nightOf, startOf, unevenPart, type SetFacts } from './set-facts';
 
 /** Days presentable, from the first takedown, each reason as a factor. */
 export interface DaysPresentable extends Spread {
+  readonly why: readonly Reason[];
+}
+
+/** The same before it is put in days: ln of the median and its spread, reasons as ln factors. */
+export interface LnDays {
+  readonly mean: number;
+  readonly sd: number;
   readonly why: readonly Reason[];
 }
 
@@ -17,7 +25,7 @@ const SMALLEST_SHOWN = 0.02;
  *
  * @source set-geometry §11 (common practice and assumption)
  */
-export function daysPresentable(facts: SetFacts): DaysPresentable {
+export function lnDaysPresentable(facts: SetFacts): LnDays {
   const c = result.value;
   const t = facts.technique.coefficients.value;
   const terms: readonly (readonly [factor: string, ln: number, text: string])[] = [
@@ -47,15 +55,27 @@ export function daysPresentable(facts: SetFacts): DaysPresentable {
     ['dew-point', c.dewLnDays * dewOver(facts), 'damp air outdoors'],
     ['evenness', c.evennessLnDays * unevenPart(facts), 'sections uneven in size'],
   ];
-  const p50 = t.medianDays * Math.exp(terms.reduce((sum, [, ln]) => sum + ln, 0));
-  const band = Math.exp(Z_90 * t.lnDaysSd);
+  return {
+    mean: Math.log(t.medianDays) + terms.reduce((sum, [, ln]) => sum + ln, 0),
+    sd: t.lnDaysSd,
+    why: terms.map(([factor, effect, text]) => ({ factor, effect, text })),
+  };
+}
+
+/** Days of a whole head, from the parts of it that are set alike. */
+export function daysPresentable(
+  parts: readonly { readonly share: number; readonly days: LnDays }[],
+): DaysPresentable {
+  const mean = parts.reduce((sum, { share, days }) => sum + share * days.mean, 0);
+  const sd = parts.reduce((sum, { share, days }) => sum + share * days.sd, 0);
+  const p50 = Math.exp(mean);
+  const band = Math.exp(Z_90 * sd);
   return {
     p10: p50 / band,
     p50,
     p90: p50 * band,
-    why: terms
-      .map(([factor, ln, text]) => ({ factor, effect: Math.exp(ln), text }))
-      .filter((reason) => Math.abs(Math.log(reason.effect)) >= SMALLEST_SHOWN)
-      .sort((a, b) => Math.abs(Math.log(b.effect)) - Math.abs(Math.log(a.effect))),
+    why: mergeReasons(parts.map(({ share, days }) => ({ share, why: days.why })))
+      .map((reason) => ({ ...reason, effect: Math.exp(reason.effect) }))
+      .filter((reason) => Math.abs(Math.log(reason.effect)) >= SMALLEST_SHOWN),
   };
 }

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { twoStrandTwist } from '../techniques/two-strand-twist';
 import { rodSet } from '../techniques/rod-set';
-import { daysPresentable } from './days';
-import { definition, frizz, volume } from './look';
+import { daysPresentable, lnDaysPresentable } from './days';
+import { definitionTerms, frizzTerms, lookOf, volumeTerms } from './look';
 import { retentionLeft, setRetention } from './retention';
 import type { SetFacts } from './set-facts';
 
@@ -27,6 +27,10 @@ const usual: SetFacts = {
   hairCount: 100_000,
   fill: 0,
 };
+const definition = (facts: SetFacts) => lookOf([{ share: 1, look: definitionTerms(facts) }]);
+const frizz = (facts: SetFacts) => lookOf([{ share: 1, look: frizzTerms(facts) }]);
+const volume = (facts: SetFacts) => lookOf([{ share: 1, look: volumeTerms(facts) }]);
+const days = (facts: SetFacts) => daysPresentable([{ share: 1, days: lnDaysPresentable(facts) }]);
 const worse = (change: Partial<SetFacts>): SetFacts => ({ ...usual, ...change });
 
 /** A change, and whether definition, frizz and days go up (1), down (−1) or stay (0). */
@@ -53,7 +57,7 @@ describe('what each choice does to the look and life of a set', () => {
     const after = worse(change);
     expect(sign(definition(after).value, definition(usual).value)).toBe(onDefinition);
     expect(sign(frizz(after).value, frizz(usual).value)).toBe(onFrizz);
-    expect(sign(daysPresentable(after).p50, daysPresentable(usual).p50)).toBe(onDays);
+    expect(sign(days(after).p50, days(usual).p50)).toBe(onDays);
   });
 
   it('shows its reasons largest first, and they add up to the figure', () => {
@@ -64,6 +68,17 @@ describe('what each choice does to the look and life of a set', () => {
     expect(
       Math.abs(look.value - 5.5 - look.why.reduce((sum, reason) => sum + reason.effect, 0)),
     ).toBeLessThan(hidden);
+  });
+
+  it('of a head set in two ways lies between the two, in the words of the part that weighs more', () => {
+    const held = worse({ hold: 0.85, holdName: 'gel' });
+    const bare = worse({ hold: 0.05, holdName: null });
+    const mixed = lookOf([
+      { share: 0.8, look: definitionTerms(held) },
+      { share: 0.2, look: definitionTerms(bare) },
+    ]);
+    expect(mixed.value).toBeCloseTo(0.8 * definition(held).value + 0.2 * definition(bare).value, 9);
+    expect(mixed.why.find((reason) => reason.factor === 'hold')!.text).toBe('strong hold from the gel');
   });
 
   it('says when the scale ends', () => {

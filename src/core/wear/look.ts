@@ -1,5 +1,6 @@
 import { result } from '../coefficients/result';
 import { clamp } from '../units/clamp';
+import { mergeReasons } from './merge';
 import type { Reason } from './reason';
 import { detangling, dewOver, endsOf, rootOf, startOf, unevenPart, type SetFacts } from './set-facts';
 
@@ -9,20 +10,26 @@ export interface Look {
   readonly why: readonly Reason[];
 }
 
+/** What adds up to a figure, before the ends of the scale. */
+export interface LookTerms {
+  readonly base: number;
+  readonly terms: readonly Reason[];
+}
+
 /** Reasons smaller than this say nothing to a stylist. */
 const SMALLEST_SHOWN = 0.05;
 
-function look(base: number, terms: readonly Reason[]): Look {
+/** A figure of a whole head from the parts of it that are set alike, with every reason worth saying. */
+export function lookOf(parts: readonly { readonly share: number; readonly look: LookTerms }[]): Look {
+  const base = parts.reduce((sum, { share, look }) => sum + share * look.base, 0);
+  const terms = mergeReasons(parts.map(({ share, look }) => ({ share, why: look.terms })));
   const sum = terms.reduce((total, term) => total + term.effect, base);
   const value = clamp(sum, 0, 10);
   const clamped: Reason[] =
     value === sum
       ? []
       : [{ factor: 'end-of-scale', effect: value - sum, text: 'held at the end of the scale' }];
-  const why = [...terms, ...clamped]
-    .filter((term) => Math.abs(term.effect) >= SMALLEST_SHOWN)
-    .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect));
-  return { value, why };
+  return { value, why: [...terms, ...clamped].filter((term) => Math.abs(term.effect) >= SMALLEST_SHOWN) };
 }
 
 const pieces = (facts: SetFacts) => `each ${facts.technique.noun[0]} split into ${facts.separations}`;
@@ -40,102 +47,119 @@ function holdText(facts: SetFacts): string {
 }
 
 /** Definition at takedown, 0–10 (set-geometry §9). */
-export function definition(facts: SetFacts): Look {
+export function definitionTerms(facts: SetFacts): LookTerms {
   const c = result.value;
   const t = facts.technique.coefficients.value;
   const ends = endsOf(facts);
-  return look(c.baseDefinition, [
-    {
-      factor: 'technique',
-      effect: t.definition,
-      text: `what a ${facts.technique.label.toLowerCase()} gives`,
-    },
-    { factor: 'section-size', effect: c.sizeDefinition * facts.sizeDoublings, text: sizeText(facts) },
-    { factor: 'evenness', effect: c.evennessDefinition * unevenPart(facts), text: 'sections uneven in size' },
-    { factor: 'hold', effect: c.holdDefinition * (facts.hold - c.usualHold), text: holdText(facts) },
-    { factor: 'damp', effect: c.dampDefinition * facts.damp, text: 'still damp inside at takedown' },
-    {
-      factor: 'detangling',
-      effect: c.detanglingDefinition * (detangling(facts) - 0.8),
-      text: 'brushed through after product',
-    },
-    ...(t.ropes > 1
-      ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'ropes kept apart and equal' }]
-      : []),
-    ...(t.ropes === 1
-      ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'wound smooth, nothing mixed' }]
-      : []),
-    {
-      factor: 'separating',
-      effect: c.separatingDefinition * Math.log2(facts.separations),
-      text: pieces(facts),
-    },
-    {
-      factor: 'ends',
-      effect: ends.definition * (facts.weakEnds ? c.weakEnds : 1),
-      text: facts.weakEnds ? `${ends.phrase}, on weak ends` : ends.phrase,
-    },
-    { factor: 'start-state', effect: startOf(facts).definition, text: startOf(facts).phrase },
-    {
-      factor: 'overlap',
-      effect: c.overlapDefinition * Math.max(0, Math.min(facts.fill, 4) - 1),
-      text: 'hair wound over hair on the rods',
-    },
-  ]);
+  return {
+    base: c.baseDefinition,
+    terms: [
+      {
+        factor: 'technique',
+        effect: t.definition,
+        text: `what a ${facts.technique.label.toLowerCase()} gives`,
+      },
+      { factor: 'section-size', effect: c.sizeDefinition * facts.sizeDoublings, text: sizeText(facts) },
+      {
+        factor: 'evenness',
+        effect: c.evennessDefinition * unevenPart(facts),
+        text: 'sections uneven in size',
+      },
+      { factor: 'hold', effect: c.holdDefinition * (facts.hold - c.usualHold), text: holdText(facts) },
+      { factor: 'damp', effect: c.dampDefinition * facts.damp, text: 'still damp inside at takedown' },
+      {
+        factor: 'detangling',
+        effect: c.detanglingDefinition * (detangling(facts) - 0.8),
+        text: 'brushed through after product',
+      },
+      ...(t.ropes > 1
+        ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'ropes kept apart and equal' }]
+        : []),
+      ...(t.ropes === 1
+        ? [{ factor: 'strands', effect: c.strandsApartDefinition, text: 'wound smooth, nothing mixed' }]
+        : []),
+      {
+        factor: 'separating',
+        effect: c.separatingDefinition * Math.log2(facts.separations),
+        text: pieces(facts),
+      },
+      {
+        factor: 'ends',
+        effect: ends.definition * (facts.weakEnds ? c.weakEnds : 1),
+        text: facts.weakEnds ? `${ends.phrase}, on weak ends` : ends.phrase,
+      },
+      { factor: 'start-state', effect: startOf(facts).definition, text: startOf(facts).phrase },
+      {
+        factor: 'overlap',
+        effect: c.overlapDefinition * Math.max(0, Math.min(facts.fill, 4) - 1),
+        text: 'hair wound over hair on the tool',
+      },
+    ],
+  };
 }
 
 /** Frizz at takedown, 0–10, high is bad (set-geometry §9). */
-export function frizz(facts: SetFacts): Look {
+export function frizzTerms(facts: SetFacts): LookTerms {
   const c = result.value;
   const t = facts.technique.coefficients.value;
-  return look(c.baseFrizz, [
-    { factor: 'technique', effect: t.frizz, text: `what a ${facts.technique.label.toLowerCase()} gives` },
-    { factor: 'section-size', effect: c.sizeFrizz * facts.sizeDoublings, text: sizeText(facts) },
-    { factor: 'evenness', effect: c.evennessFrizz * unevenPart(facts), text: 'sections uneven in size' },
-    { factor: 'hold', effect: c.holdFrizz * (facts.hold - c.usualHold), text: holdText(facts) },
-    { factor: 'damp', effect: c.dampFrizz * facts.damp, text: 'still damp inside at takedown' },
-    {
-      factor: 'detangling',
-      effect: c.detanglingFrizz * (detangling(facts) - 0.8),
-      text: 'brushed through after product',
-    },
-    { factor: 'strands', effect: c.strandsApartFrizz, text: 'strands kept unmixed' },
-    { factor: 'separating', effect: c.separatingFrizz * Math.log2(facts.separations), text: pieces(facts) },
-    { factor: 'start-state', effect: startOf(facts).frizz, text: startOf(facts).phrase },
-    { factor: 'fluffing', effect: c.fluffingFrizz * facts.fluffing, text: 'roots fluffed' },
-    { factor: 'dew-point', effect: c.dewFrizz * dewOver(facts), text: 'damp air outdoors' },
-    {
-      factor: 'dry-air',
-      effect: c.dryAirFrizz * Math.max(0, -facts.dewPointOutsideC),
-      text: 'very dry air outdoors',
-    },
-    {
-      factor: 'hands',
-      effect: facts.hands === 'oiled' ? c.oiledFrizz : c.bareFrizz,
-      text: facts.hands === 'oiled' ? 'oiled hands at takedown' : 'bare hands at takedown',
-    },
-  ]);
+  return {
+    base: c.baseFrizz,
+    terms: [
+      { factor: 'technique', effect: t.frizz, text: `what a ${facts.technique.label.toLowerCase()} gives` },
+      { factor: 'section-size', effect: c.sizeFrizz * facts.sizeDoublings, text: sizeText(facts) },
+      { factor: 'evenness', effect: c.evennessFrizz * unevenPart(facts), text: 'sections uneven in size' },
+      { factor: 'hold', effect: c.holdFrizz * (facts.hold - c.usualHold), text: holdText(facts) },
+      { factor: 'damp', effect: c.dampFrizz * facts.damp, text: 'still damp inside at takedown' },
+      {
+        factor: 'detangling',
+        effect: c.detanglingFrizz * (detangling(facts) - 0.8),
+        text: 'brushed through after product',
+      },
+      { factor: 'strands', effect: c.strandsApartFrizz, text: 'strands kept unmixed' },
+      { factor: 'separating', effect: c.separatingFrizz * Math.log2(facts.separations), text: pieces(facts) },
+      { factor: 'start-state', effect: startOf(facts).frizz, text: startOf(facts).phrase },
+      { factor: 'fluffing', effect: c.fluffingFrizz * facts.fluffing, text: 'roots fluffed' },
+      { factor: 'dew-point', effect: c.dewFrizz * dewOver(facts), text: 'damp air outdoors' },
+      {
+        factor: 'dry-air',
+        effect: c.dryAirFrizz * Math.max(0, -facts.dewPointOutsideC),
+        text: 'very dry air outdoors',
+      },
+      {
+        factor: 'hands',
+        effect: facts.hands === 'oiled' ? c.oiledFrizz : c.bareFrizz,
+        text: facts.hands === 'oiled' ? 'oiled hands at takedown' : 'bare hands at takedown',
+      },
+    ],
+  };
 }
 
 /** Volume at takedown, 0–10, an amount and not praise (set-geometry §9). */
-export function volume(facts: SetFacts): Look {
+export function volumeTerms(facts: SetFacts): LookTerms {
   const c = result.value;
-  return look(c.baseVolume, [
-    {
-      factor: 'technique',
-      effect: facts.technique.coefficients.value.volume,
-      text: `what a ${facts.technique.label.toLowerCase()} gives`,
-    },
-    { factor: 'hold', effect: c.holdVolume * (facts.hold - c.usualHold), text: holdText(facts) },
-    { factor: 'separating', effect: c.separatingVolume * Math.log2(facts.separations), text: pieces(facts) },
-    { factor: 'start-state', effect: startOf(facts).volume, text: startOf(facts).phrase },
-    { factor: 'fluffing', effect: c.fluffingVolume * facts.fluffing, text: 'roots fluffed' },
-    { factor: 'dew-point', effect: c.dewVolume * dewOver(facts), text: 'damp air outdoors' },
-    {
-      factor: 'hair-count',
-      effect: c.hairCountVolume * Math.log2(facts.hairCount / 100_000),
-      text: 'how much hair there is',
-    },
-    { factor: 'root-method', effect: rootOf(facts).volume, text: rootOf(facts).phrase },
-  ]);
+  return {
+    base: c.baseVolume,
+    terms: [
+      {
+        factor: 'technique',
+        effect: facts.technique.coefficients.value.volume,
+        text: `what a ${facts.technique.label.toLowerCase()} gives`,
+      },
+      { factor: 'hold', effect: c.holdVolume * (facts.hold - c.usualHold), text: holdText(facts) },
+      {
+        factor: 'separating',
+        effect: c.separatingVolume * Math.log2(facts.separations),
+        text: pieces(facts),
+      },
+      { factor: 'start-state', effect: startOf(facts).volume, text: startOf(facts).phrase },
+      { factor: 'fluffing', effect: c.fluffingVolume * facts.fluffing, text: 'roots fluffed' },
+      { factor: 'dew-point', effect: c.dewVolume * dewOver(facts), text: 'damp air outdoors' },
+      {
+        factor: 'hair-count',
+        effect: c.hairCountVolume * Math.log2(facts.hairCount / 100_000),
+        text: 'how much hair there is',
+      },
+      { factor: 'root-method', effect: rootOf(facts).volume, text: rootOf(facts).phrase },
+    ],
+  };
 }

@@ -68,8 +68,7 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
   if (!plan) throw new AppError('not-found');
   const brief = readBrief(plan.brief);
   if (!brief.ok) throw new AppError('invalid', brief.errors);
-  const { technique, sections } = brief.value.set;
-  const given = forecast(brief.value, layoutFor(technique, sections));
+  const given = forecast(brief.value, layoutFor(brief.value));
   const stop = given.plan.cautions.find((caution) => caution.severity === 'stop');
   if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
   const id = await database.write(async (tx) => {

@@ -75,7 +75,7 @@ export function ForecastPanel({
           name="Definition"
           value={formatIndex(result.definition.p50)}
           unit="of 10"
-          note={`${formatIndex(result.definition.p10)} to ${formatIndex(result.definition.p90)}; frizz ${formatIndex(view.frizz.value)}, volume ${formatIndex(result.volume)}`}
+          note={`${formatIndex(result.definition.p10)} to ${formatIndex(result.definition.p90)}; frizz ${formatIndex(result.frizz.p50)}, volume ${formatIndex(result.volume)}`}
         />
         <Figure
           name="Product"

@@ -8,7 +8,7 @@ import { useEffect, useState } from 'react';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { ZONES } from '@/core/hair/zone';
-import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/brick-layout';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { formatArea, formatMinutes } from '@/ui/format';

@@ -169,7 +169,7 @@ export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
       </div>
       {set.wearDays.length > 0 && view && (
         <Part title="Day by day" note="forecast as a line, entries as dots">
-          <WearChart forecast={view.byDay} days={set.wearDays} />
+          <WearChart forecast={view.plan.result.byDay} days={set.wearDays} />
         </Part>
       )}
       {blocks.length > 0 && (

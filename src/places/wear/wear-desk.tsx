@@ -118,7 +118,7 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
     >
       <WearStrip
         days={set.wearDays}
-        forecast={view?.byDay ?? []}
+        forecast={view?.plan.result.byDay ?? []}
         band={{ p10, p50, p90 }}
         takenDownAtMs={takenDownAtMs}
         timeZone={timeZone}

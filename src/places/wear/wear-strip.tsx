@@ -1,5 +1,5 @@
 'use client';
-import type { WearDayForecast } from '@/core/plan/forecast';
+import type { WearDayForecast } from '@/core/plan/set-result';
 import type { Spread } from '@/core/stats/spread';
 import { formatIndex, formatChance, formatWeekday } from '@/ui/format';
 import { chanceStillGood } from '@/ui/ribbon/still-good';

@@ -9,7 +9,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import type { WearDayForecast } from '@/core/plan/forecast';
+import type { WearDayForecast } from '@/core/plan/set-result';
 import styles from './wear-chart.module.css';
 import { wearSeries, type WornRatings } from './wear-series';
 

@@ -1,4 +1,4 @@
-import type { WearDayForecast } from '@/core/plan/forecast';
+import type { WearDayForecast } from '@/core/plan/set-result';
 
 export interface WornRatings {
   readonly day: number;

@@ -2,6 +2,7 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
+import type { Technique } from '@/core/techniques/technique';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
 import { HEAD_DRAWING } from './head-drawing';
@@ -14,7 +15,7 @@ export interface CrownMapProps {
   readonly sections: readonly DrawnSection[];
   readonly skin: string;
   readonly hair: string;
-  readonly motif?: 'rope' | 'rod' | null;
+  readonly motif?: Technique['motif'] | null;
   readonly stateOf?: (number: number) => SectionState;
   /** Text in place of the number. */
   readonly labelOf?: (section: DrawnSection) => string;

@@ -10,7 +10,7 @@ import {
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
 import { dryingMethods } from '@/core/drying-methods';
-import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/brick-layout';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { productRoles } from '@/core/products';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import type { Technique } from '@/core/techniques/technique';

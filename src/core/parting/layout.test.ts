@@ -4,7 +4,10 @@ import { fromFrame, framePoint, sphereDistance } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { polygonArea, polygonContains } from '../sphere/polygon';
 import { coefficientOfVariation } from '../stats/variation';
-import { layBrick } from './brick-layout';
+import { EVEN_SIZES, generateRecipe, shareOut, type PartingSpec } from './generate';
+import { layOut } from './layout';
+import { PART_LINES, PARTING_PATTERNS } from './pattern';
+import { recipeCount } from './recipe';
 import { visualCentre } from './visual-centre';
 import { zoneShares } from './zone-outlines';
 
@@ -60,6 +63,29 @@ describe('the surface of the scalp', () => {
   });
 });
 
+const specOf = (count: number, change: Partial<PartingSpec> = {}): PartingSpec => ({
+  circumferenceCm: 56,
+  count,
+  pattern: 'brick',
+  part: 'none',
+  aspect: 1,
+  sizes: EVEN_SIZES,
+  own: {},
+  ...change,
+});
+const laid = (count: number, change: Partial<PartingSpec> = {}) =>
+  layOut(generateRecipe(specOf(count, change)));
+const layBrick = (count: number, aspect: number) => {
+  const layout = laid(count, { aspect });
+  return { ...layout, rows: layout.recipe.panels[0]!.g.map((cuts) => cuts.length + 1) };
+};
+const rowsOf = (count: number, change: Partial<PartingSpec>) =>
+  Object.fromEntries(
+    laid(count, change).recipe.panels.map(({ id, g }) => [id, g.map((cuts) => cuts.length + 1).join('-')]),
+  );
+const shareCv = (layout: ReturnType<typeof laid>) =>
+  coefficientOfVariation(layout.sections.map((section) => section.share));
+
 describe('brick rows', () => {
   it('lays 15 and 18 square sections as the note does', () => {
     expect(layBrick(15, 1).rows).toEqual([3, 4, 5, 3]);
@@ -109,5 +135,78 @@ describe('brick rows', () => {
 
   it('refuses one section, 601, and halves', () => {
     for (const count of [1, 601, 7.5, Number.NaN]) expect(() => layBrick(count, 1)).toThrow(RangeError);
+  });
+});
+
+describe('patterns and parts of the note', () => {
+  it('30 rods beside a left part, 60 in rows beside a curved one, 120 beside a centre part', () => {
+    expect(rowsOf(30, { part: 'left', aspect: 1.5 })).toEqual({ B: '3-4-5-4', FL: '2-1-1', FR: '4-3-2-1' });
+    expect(rowsOf(60, { part: 'curved-right', pattern: 'rows' })).toEqual({
+      B: '4-6-8-8',
+      FR: '4-3-3-1',
+      FL: '5-5-5-5-3',
+    });
+    const centre = rowsOf(120, { part: 'centre' });
+    expect(centre.FL).toBe('6-5-6-5-4-3-2');
+    expect(centre.FR).toBe(centre.FL);
+  });
+
+  it('7 lanes beside a curved part are as uneven as the note says: 7.9 %', () => {
+    const lanes = laid(7, { pattern: 'lanes-back', part: 'curved-left' });
+    expect(100 * shareCv(lanes)).toBeCloseTo(7.9, 1);
+    expect(lanes.partLine!.length).toBeGreaterThan(10);
+  });
+
+  it('a size of 1.35 at the crown makes its sections that much larger than elsewhere', () => {
+    const layout = laid(60, { sizes: { ...EVEN_SIZES, crown: 1.35 } });
+    const mean = (zone: string) => {
+      const own = layout.sections.filter((section) => section.zone === zone);
+      return own.reduce((sum, section) => sum + section.share, 0) / own.length;
+    };
+    expect(mean('crown') / mean('back')).toBeGreaterThan(1.15);
+    expect(mean('crown') / mean('back')).toBeLessThan(1.4);
+  });
+
+  it('any pattern, part and count is an exact partition, even within the limits of the note', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 24, max: 150 }),
+        fc.constantFrom(...PARTING_PATTERNS),
+        fc.constantFrom(...PART_LINES),
+        (count, pattern, part) => {
+          const layout = laid(count, { pattern, part });
+          expect(layout.sections).toHaveLength(count);
+          expect(recipeCount(layout.recipe)).toBe(count);
+          expect(layout.sections.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 3);
+          if (!pattern.startsWith('lanes')) expect(shareCv(layout)).toBeLessThan(0.03);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('a zone with a count of its own has just that many, and the rest share what is asked', () => {
+    const layout = laid(18, {
+      own: {
+        nape: { count: 6, pattern: 'brick', aspect: 1 },
+        left: { count: 12, pattern: 'brick', aspect: 1 },
+        right: { count: 12, pattern: 'brick', aspect: 1 },
+      },
+    });
+    const count = (zone: string) => layout.sections.filter((section) => section.zone === zone).length;
+    expect([count('nape'), count('left'), count('right'), layout.sections.length]).toEqual([6, 12, 12, 48]);
+    expect(layout.sections.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 6);
+    expect(layout.sections[0]!.zone).toBe('nape');
+  });
+
+  it('a recipe written out and read back gives the very same sections', () => {
+    const recipe = generateRecipe(specOf(30, { part: 'left' }));
+    expect(layOut(JSON.parse(JSON.stringify(recipe)) as typeof recipe)).toEqual(layOut(recipe));
+  });
+
+  it('shares whole sections out by largest remainder, one at least', () => {
+    expect(shareOut([1, 1, 2], 8)).toEqual([2, 2, 4]);
+    expect(shareOut([0.01, 1, 1], 5).reduce((sum, n) => sum + n, 0)).toBe(5);
+    expect(shareOut([0.01, 1, 1], 5)[0]).toBe(1);
   });
 });

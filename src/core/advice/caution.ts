@@ -1,0 +1,60 @@
+import type { ZoneVerdict } from '../plan/zone-verdicts';
+import type { Dose } from '../plan/dosing';
+import type { Brief } from '../plan/brief';
+import type { RoleId } from '../products';
+import type { KnotForm } from '../techniques/knot-form';
+import type { ToolFit } from '../techniques/rod-fit';
+
+/** What came of a brief, as far as cautions look at it. */
+export interface WhatCame {
+  readonly roomStaysDamp: boolean;
+  /** Chance that everything is dry when it is taken down; null without a time. */
+  readonly chanceDryAtTakedown: number | null;
+  /** Hours the schedule leaves for drying; null without a time. */
+  readonly dryingWindowH: number | null;
+  readonly fullestFit: ToolFit | null;
+  readonly toolsNeeded: number;
+  readonly toolsOwned: number;
+  readonly doses: readonly Dose[];
+  /** Product, g per g of dry hair. */
+  readonly productPerG: number;
+  readonly zones: readonly ZoneVerdict[];
+  /** The knot that pulls most. */
+  readonly tightestKnot: KnotForm | null;
+}
+
+/** What a caution may look at: the brief, what came of it, and how long a set has been in. */
+export interface CautionContext {
+  readonly brief: Brief;
+  /** Null once the set is in and only the calendar counts. */
+  readonly came: WhatCame | null;
+  /** Days since it was put in; null while it is planned. */
+  readonly daysInSet: number | null;
+}
+
+/** `stop` asks not to set at all. */
+export type Severity = 'note' | 'warn' | 'stop';
+
+/** Where a caution shows: while planning, at the chair, while it dries, while it is worn. */
+export const CAUTION_PHASES = ['plan', 'setting', 'drying', 'wear'] as const;
+export type CautionPhase = (typeof CAUTION_PHASES)[number];
+
+/** One caution: when it is due, where it shows, what it says and who to turn to. */
+export interface Caution {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly shows: readonly CautionPhase[];
+  readonly when: (context: CautionContext) => boolean;
+  readonly text: (context: CautionContext) => string;
+  /** Who knows better than this program. */
+  readonly turnTo?: string;
+}
+
+export const hasCondition = ({ brief }: CautionContext, condition: string): boolean =>
+  brief.head.conditions.includes(condition);
+export const isDriedHot = ({ brief }: CautionContext): boolean =>
+  brief.drying.some((step) => step.method.isHot);
+export const isSleptIn = ({ brief }: CautionContext): boolean =>
+  brief.drying.some((step) => step.method.cover !== null);
+export const rolesOf = ({ brief }: CautionContext): RoleId[] => brief.set.layers.map((layer) => layer.role);
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;

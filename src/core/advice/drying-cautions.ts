@@ -1,0 +1,64 @@
+import { startStates } from '../coefficients/start-states';
+import { productRoles } from '../products';
+import { hasCondition, isDriedHot, isSleptIn, percent, rolesOf, type Caution } from './caution';
+
+/** Chance of being dry below which a takedown is warned of. */
+const DOUBTFUL = 0.8;
+const HOT_AIR_C = 50;
+
+/** Drying, heat and damp. */
+export const DRYING_CAUTIONS: readonly Caution[] = [
+  {
+    code: 'no-time',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => (c.came?.dryingWindowH ?? 1) <= 0,
+    text: () => 'There is no time left to dry between the end of the set and takedown. Start earlier, or be ready later.',
+  },
+  {
+    code: 'damp-takedown',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => (c.came?.chanceDryAtTakedown ?? 1) < DOUBTFUL,
+    text: (c) =>
+      `Only ${percent(c.came?.chanceDryAtTakedown ?? 0)} sure to be dry at takedown. Taken down damp, it frizzes and goes sooner. Feel the roots and the thickest section first.`,
+  },
+  {
+    code: 'will-not-stay-dry',
+    severity: 'warn',
+    shows: ['plan', 'drying'],
+    when: (c) => c.came?.roomStaysDamp ?? false,
+    text: () => 'Air this damp never lets hair stay dry. Use a hood or dry the room, and keep the style indoors until it has set.',
+  },
+  {
+    code: 'damp-wrapped',
+    severity: 'warn',
+    shows: ['plan', 'drying'],
+    when: (c) => isSleptIn(c) && (c.came?.chanceDryAtTakedown ?? 1) < 0.5,
+    text: () => 'Hair wrapped damp for more than one night can sour and irritate the scalp. Add a hood before or after the night.',
+  },
+  {
+    code: 'hot-on-weak-hair',
+    severity: 'warn',
+    shows: ['plan', 'drying'],
+    when: (c) => isDriedHot(c) && (hasCondition(c, 'bleached') || hasCondition(c, 'heat-damaged')),
+    text: () => 'Bleached or heat-worn hair: keep hot air low and moving, with a cream or heat protectant under the hold.',
+  },
+  {
+    code: 'heat-without-protectant',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) =>
+      c.brief.drying.some((step) => (step.method.airC ?? 0) >= HOT_AIR_C) && !rolesOf(c).includes('heat-protectant'),
+    text: () => 'Hot air ahead: a heat protectant costs nothing here. Test the heat on your wrist and keep it off the scalp.',
+  },
+  {
+    code: 'little-stretch',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) =>
+      startStates[c.brief.set.startState].straightened === 0 &&
+      c.brief.set.layers.every((layer) => !productRoles[layer.role].isHold),
+    text: () => 'Set wet with no hold product, the set rests on the dry shape alone: wait until it is surely dry.',
+  },
+]; // prettier-ignore

@@ -1,0 +1,102 @@
+import { productRoles, type RoleId } from '../products';
+import type { DoseVerdict } from '../products/dose';
+import { hasCondition, rolesOf, type Caution, type CautionContext } from './caution';
+
+const FINE_UM = 60;
+const HEAVY = 4;
+
+const weightOf = (layer: CautionContext['brief']['set']['layers'][number]) =>
+  layer.weight ?? productRoles[layer.role].weight;
+const isHold = (role: RoleId) => productRoles[role].isHold;
+const isFine = (c: CautionContext) => c.brief.head.strandDiameterUm <= FINE_UM;
+
+/** The first heavy layer that a light foam goes over. */
+const heavyUnderFoam = (c: CautionContext) => {
+  const { layers } = c.brief.set;
+  const foam = layers.findIndex((layer) => layer.role === 'mousse' || layer.role === 'setting-lotion');
+  return layers.find((layer, i) => i < foam && weightOf(layer) >= HEAVY);
+};
+
+const dosed = (c: CautionContext, verdict: DoseVerdict) =>
+  c.came?.doses.filter((dose) => dose.verdict === verdict) ?? [];
+const named = (doses: ReturnType<typeof dosed>) =>
+  doses.map(({ layer }) => productRoles[layer.role].label.toLowerCase()).join(' and ');
+
+/** Order, stacks and amounts of product. Both schools of leave-in, cream and oil pass; a sealant first does not. */
+export const LAYERING: readonly Caution[] = [
+  {
+    code: 'sealant-first',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => {
+      const [first] = rolesOf(c);
+      return first !== undefined && productRoles[first].isSealant && rolesOf(c).length > 1;
+    },
+    text: (c) =>
+      `${productRoles[rolesOf(c)[0]!].label} first seals in whatever is, or is not, under it, and keeps the rest out. Leave-in goes on first; cream and oil may follow in either order.`,
+  },
+  {
+    code: 'water-over-sealant',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => {
+      const roles = rolesOf(c);
+      const sealed = roles.findIndex((role, i) => i > 0 && productRoles[role].isSealant && !isHold(role));
+      return sealed > 0 && roles.slice(sealed + 1).some((role) => role === 'leave-in' || role === 'water');
+    },
+    text: () => 'Leave-in or water over a sealant beads up and does not sink in: put it under.',
+  },
+  {
+    code: 'heavy-under-foam',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => heavyUnderFoam(c) !== undefined,
+    text: (c) =>
+      `${productRoles[heavyUnderFoam(c)!.role].label} under a light foam: the foam cannot grip and the set stays limp. Take one of them, or a gel on top.`,
+  },
+  {
+    code: 'hold-and-butter-on-fine',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) =>
+      isFine(c) &&
+      c.brief.set.layers.some((layer) => weightOf(layer) >= HEAVY && !isHold(layer.role)) &&
+      rolesOf(c).some(isHold),
+    text: () => 'Hold over a butter or oil on fine strands clumps and goes limp within a day. A leave-in and a foam hold better.',
+  },
+  {
+    code: 'heavy-on-fine',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => isFine(c) && c.brief.set.layers.some((layer) => weightOf(layer) >= HEAVY) && !rolesOf(c).some(isHold),
+    text: () => 'Fine strands go limp under heavy products. A leave-in and a foam may hold better.',
+  },
+  {
+    code: 'protein',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => hasCondition(c, 'protein-sensitive') && c.brief.set.layers.some((layer) => layer.protein),
+    text: () => 'This head goes stiff and brittle with protein, and a layer here holds some. Choose one without, or put moisture under it.',
+  },
+  {
+    code: 'more-product-than-hair',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => (c.came?.productPerG ?? 0) > 1,
+    text: () => 'More product than hair by weight: expect a white cast and very slow drying.',
+  },
+  {
+    code: 'too-much-product',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => dosed(c, 'much').length > 0,
+    text: (c) => `Much ${named(dosed(c, 'much'))} for this hair: limp, greasy, a white cast, slow to dry.`,
+  },
+  {
+    code: 'too-little-product',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => dosed(c, 'little').length > 0,
+    text: (c) => `Little ${named(dosed(c, 'little'))} for this hair: no slip, a dry feel, frizz.`,
+  },
+]; // prettier-ignore

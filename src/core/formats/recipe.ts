@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { PANEL_IDS } from '../parting/panel';
+import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
+import { MAX_SECTIONS } from '../parting/generate';
+import { bounded, choice } from './field';
+
+const coordinate = bounded('a line of the recipe', -4, 4);
+const ascending = (values: readonly number[]) =>
+  values.every((value, i) => i === 0 || value > values[i - 1]!);
+
+const recipePanel = z
+  .strictObject({
+    id: choice('panel', PANEL_IDS),
+    t: z
+      .array(coordinate)
+      .min(2, 'a panel needs a back and a front line')
+      .max(MAX_SECTIONS + 1),
+    g: z.array(z.array(coordinate).max(MAX_SECTIONS)),
+  })
+  .refine((panel) => ascending(panel.t), { path: ['t'], error: 'row lines must go from the back forwards' })
+  .refine((panel) => panel.g.every(ascending), { path: ['g'], error: 'cuts must go from left to right' })
+  .refine((panel) => panel.g.length === panel.t.length - 1, {
+    path: ['g'],
+    error: 'a panel needs one list of cuts for each row: one fewer than its row lines',
+  });
+
+/** A whole parting as lines, in place of a pattern and a count. */
+export const recipeInput = z.strictObject({
+  v: z.literal(1, {
+    error: 'this version reads recipes of version 1; leave the recipe out to part the head anew',
+  }),
+  C: bounded('circumference of the recipe', 46, 66, 'cm'),
+  pattern: choice('parting pattern', PARTING_PATTERNS),
+  part: z.strictObject({
+    kind: choice('part', PART_LINES),
+    points: z
+      .array(z.tuple([bounded('part, nape to face,', -2, 2), bounded('part, across,', -0.62, 0.62)]))
+      .max(16, 'a part takes at most 16 points')
+      .default([]),
+  }),
+  panels: z.array(recipePanel).min(1, 'a recipe needs a panel').max(12, 'a recipe takes at most 12 panels'),
+});

@@ -1,0 +1,117 @@
+import { zoneAt, type Zone } from '../hair/zone';
+import { framePoint, type ChartPoint, type FramePoint } from '../sphere/crown-chart';
+import { hairlinePolygon } from '../sphere/hairline';
+import { clipPolygon, polygonArea, polygonCentroid } from '../sphere/polygon';
+import { PANELS, panelOf, zoneOfPanel, type PanelId } from './panel';
+import { partAcross } from './part-line';
+import { bandOf } from './plan-panel';
+import type { Recipe } from './recipe';
+
+/** Which clipped-away quarter of the head a section waits in. */
+export const QUADRANTS = ['back-left', 'back-right', 'front-left', 'front-right'] as const;
+export type Quadrant = (typeof QUADRANTS)[number];
+
+/** One section of a layout, on the chart of a head with R = 1. */
+export interface LaidSection {
+  /** Working order, from 1. */
+  readonly number: number;
+  /** `panel.row.col`, counted from the back and from the client's left. */
+  readonly key: string;
+  readonly panel: PanelId;
+  readonly row: number;
+  readonly zone: Zone;
+  readonly side: 'left' | 'middle' | 'right';
+  readonly quadrant: Quadrant;
+  /** Share of the scalp. */
+  readonly share: number;
+  readonly centroid: ChartPoint;
+  readonly outline: readonly ChartPoint[];
+  /** Which way hair is wound: away from the face at the front hairline, else alternating. */
+  readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+}
+
+/** Sections in working order and what they were derived from. */
+export interface Layout {
+  readonly recipe: Recipe;
+  readonly sections: readonly LaidSection[];
+  /** The part that is worn, as a line on the chart; null without one. */
+  readonly partLine: readonly ChartPoint[] | null;
+}
+
+const FACE_AZIMUTH = (72 * Math.PI) / 180;
+/** A centroid within this distance of the middle line counts as the middle, R. */
+const MIDDLE = 0.02;
+/** A corner this near the hairline touches it, R. */
+const ON_HAIRLINE = 0.003;
+const EAR_LINE_T = -0.12;
+
+const SCALP = hairlinePolygon();
+const SCALP_AREA = polygonArea(SCALP);
+const SCALP_RADII = SCALP.map((p) => Math.hypot(p.x, p.y));
+
+function isOnHairline(point: ChartPoint): boolean {
+  const count = SCALP_RADII.length;
+  const turn = ((Math.atan2(point.x, point.y) / (2 * Math.PI)) * count + count) % count;
+  const before = Math.floor(turn) % count;
+  const share = turn - Math.floor(turn);
+  const edge = SCALP_RADII[before]! * (1 - share) + SCALP_RADII[(before + 1) % count]! * share;
+  return Math.hypot(point.x, point.y) > edge - ON_HAIRLINE;
+}
+
+const turnsFromFace = (outline: readonly ChartPoint[]) =>
+  outline.some((p) => Math.abs(Math.atan2(p.x, p.y)) < FACE_AZIMUTH && isOnHairline(p));
+
+/** The outlines of a panel's sections, row by row from the back, from the client's left. */
+function panelSections(panel: Recipe['panels'][number], part: (t: number) => number): FramePoint[][][] {
+  const region = panelOf(panel.id, panel.t[0]!, panel.t.at(-1)!, part);
+  return panel.g.map((cuts, row) => {
+    const columns: FramePoint[][] = [];
+    let rest: readonly FramePoint[] = bandOf(region, panel.t, row);
+    for (const at of cuts) {
+      columns.push(clipPolygon(rest, 'f', at, 'below', region.frame));
+      rest = clipPolygon(rest, 'f', at, 'above', region.frame);
+    }
+    return [...columns, [...rest]];
+  });
+}
+
+/** The worn part as a line, from the back end of the panels beside it to the face. */
+function partLineOf(recipe: Recipe, part: (t: number) => number): ChartPoint[] | null {
+  const beside = recipe.panels.filter(({ id }) => PANELS[id].side !== null);
+  if (beside.length === 0) return null;
+  const from = Math.min(...beside.map(({ t }) => t[0]!));
+  const region = panelOf(beside[0]!.id, from, Infinity, part);
+  return region.polygon
+    .filter((point) => Math.abs(point.f) < 1e-9)
+    .map(({ x, y }) => ({ x, y }))
+    .sort((a, b) => a.y - b.y);
+}
+
+/** Derives every section of a recipe: outlines, sizes, zones and working order. */
+export function layOut(recipe: Recipe): Layout {
+  const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
+  const sections: LaidSection[] = [];
+  for (const panel of recipe.panels) {
+    panelSections(panel, part).forEach((columns, row) => {
+      columns.forEach((outline, col) => {
+        const centroid = polygonCentroid(outline);
+        const place = framePoint(centroid);
+        const isBack = place.t < EAR_LINE_T;
+        sections.push({
+          number: sections.length + 1,
+          key: `${panel.id}.${row + 1}.${col + 1}`,
+          panel: panel.id,
+          row,
+          zone: zoneOfPanel(panel.id) ?? zoneAt(place),
+          side: centroid.x < -MIDDLE ? 'left' : centroid.x > MIDDLE ? 'right' : 'middle',
+          quadrant: `${isBack ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,
+          share: polygonArea(outline) / SCALP_AREA,
+          centroid,
+          outline,
+          winding: turnsFromFace(outline) ? 'away-from-face' : (row + col) % 2 === 0 ? 'to-right' : 'to-left',
+        });
+      });
+    });
+  }
+  return { recipe, sections, partLine: partLineOf(recipe, part) };
+}

@@ -1,0 +1,177 @@
+import { sphereDistance, type FramePoint } from '../sphere/crown-chart';
+import { clipPolygon, polygonArea, type CutFrame } from '../sphere/polygon';
+import type { LoadOf } from './load';
+import type { Panel } from './panel';
+import type { PartingPattern } from './pattern';
+import { alignedJoints, brickJoints, planRows, type RowProfile } from './row-plan';
+
+/** The lines of one panel in its own coordinates: row limits from the back, and the cuts within each row. */
+export interface PanelLines {
+  readonly t: readonly number[];
+  readonly g: readonly (readonly number[])[];
+}
+
+const PROFILE_SAMPLES = 72;
+const LINE_SAMPLES = 24;
+/** The outermost row lines are measured this far inside the edge, as a share of the panel's length. */
+const EDGE = 1e-4;
+/** Cuts are found to this share of a section. */
+const TOLERANCE = 2e-5;
+
+const limits = (polygon: readonly FramePoint[], axis: 'f' | 't'): readonly [number, number] => {
+  let [low, high] = [Infinity, -Infinity];
+  for (const point of polygon) {
+    low = Math.min(low, point[axis]);
+    high = Math.max(high, point[axis]);
+  }
+  return [low, high];
+};
+
+function lineLengthAt(polygon: readonly FramePoint[], frame: CutFrame, t: number): number {
+  let [low, high] = [Infinity, -Infinity];
+  for (let i = 0; i < polygon.length; i++) {
+    const a = polygon[i]!;
+    const b = polygon[(i + 1) % polygon.length]!;
+    if (a.t < t === b.t < t) continue;
+    const f = a.f + ((t - a.t) / (b.t - a.t)) * (b.f - a.f);
+    low = Math.min(low, f);
+    high = Math.max(high, f);
+  }
+  if (!(high > low)) return 0;
+  let length = 0;
+  let last = frame.at(low, t);
+  for (let i = 1; i <= LINE_SAMPLES; i++) {
+    const next = frame.at(low + ((high - low) * i) / LINE_SAMPLES, t);
+    length += sphereDistance(last, next);
+    last = next;
+  }
+  return length;
+}
+
+function profileOf({ polygon, frame }: Panel, load: LoadOf): RowProfile {
+  const [back, face] = limits(polygon, 't');
+  const inner = Array.from(
+    { length: PROFILE_SAMPLES - 1 },
+    (_, i) => back + ((face - back) * (i + 1)) / PROFILE_SAMPLES,
+  );
+  const behind = inner.map((t) => clipPolygon(polygon, 't', t, 'below', frame));
+  const edge = EDGE * (face - back);
+  return {
+    t: [back, ...inner, face],
+    areaBehind: [0, ...behind.map(polygonArea), polygonArea(polygon)],
+    loadBehind: [0, ...behind.map(load), load(polygon)],
+    lineLength: [back + edge, ...inner, face - edge].map((t) => lineLengthAt(polygon, frame, t)),
+  };
+}
+
+const profiles = new WeakMap<readonly FramePoint[], Map<LoadOf, RowProfile>>();
+
+/** The profile of a panel, kept with its polygon: the whole scalp is asked for again and again. */
+function keptProfile(panel: Panel, load: LoadOf): RowProfile {
+  const own = profiles.get(panel.polygon) ?? new Map<LoadOf, RowProfile>();
+  profiles.set(panel.polygon, own);
+  const known = own.get(load) ?? profileOf(panel, load);
+  own.set(load, known);
+  return known;
+}
+
+/** The line of equal `axis` that leaves `wanted` load on its low side, by guarded false position. */
+export function cutForLoad(
+  polygon: readonly FramePoint[],
+  frame: CutFrame,
+  axis: 'f' | 't',
+  wanted: number,
+  tolerance: number,
+  load: LoadOf,
+): number {
+  let [low, high] = limits(polygon, axis);
+  let [lowLoad, highLoad] = [0, load(polygon)];
+  for (let step = 0; step < 40; step++) {
+    const guess = (wanted - lowLoad) / (highLoad - lowLoad);
+    const at = low + (high - low) * (step % 3 === 2 ? 0.5 : Math.min(0.98, Math.max(0.02, guess)));
+    const here = load(clipPolygon(polygon, axis, at, 'below', frame));
+    if (Math.abs(here - wanted) < tolerance) return at;
+    if (here < wanted) [low, lowLoad] = [at, here];
+    else [high, highLoad] = [at, here];
+  }
+  return (low + high) / 2;
+}
+
+/** Lines of equal `axis` that cut a polygon into loads in these proportions, low side first. */
+function cutsInProportion(
+  polygon: readonly FramePoint[],
+  frame: CutFrame,
+  axis: 'f' | 't',
+  shares: readonly number[],
+  load: LoadOf,
+): number[] {
+  const total = load(polygon);
+  const all = shares.reduce((sum, share) => sum + share, 0);
+  const tolerance = (TOLERANCE * total * Math.min(...shares)) / all;
+  const cuts: number[] = [];
+  let rest = polygon;
+  for (const share of shares.slice(0, -1)) {
+    const at = cutForLoad(rest, frame, axis, (total * share) / all, tolerance, load);
+    cuts.push(at);
+    rest = clipPolygon(rest, axis, at, 'above', frame);
+  }
+  return cuts;
+}
+
+function rowsOf(
+  panel: Panel,
+  count: number,
+  pattern: PartingPattern,
+  aspect: number,
+  load: LoadOf,
+): readonly number[] {
+  switch (pattern) {
+    case 'lanes-back':
+      return [count];
+    case 'lanes-side':
+      return Array.from({ length: count }, () => 1);
+    case 'rows':
+      return planRows(keptProfile(panel, load), count, aspect, alignedJoints);
+    case 'brick':
+    case 'radial':
+      return planRows(keptProfile(panel, load), count, aspect, brickJoints);
+  }
+}
+
+/**
+ * Cuts a panel into `count` sections of equal load.
+ *
+ * @source parting-map §4.3–4.6
+ */
+export function planPanel(
+  panel: Panel,
+  count: number,
+  pattern: PartingPattern,
+  aspect: number,
+  load: LoadOf,
+): PanelLines {
+  const rows = rowsOf(panel, count, pattern, aspect, load);
+  const { polygon, frame } = panel;
+  const inner = cutsInProportion(polygon, frame, 't', rows, load);
+  const [back, face] = limits(polygon, 't');
+  const t = [back, ...inner, face];
+  const g = rows.map((size, row) => {
+    const band = bandOf(panel, t, row);
+    return cutsInProportion(
+      band,
+      frame,
+      'f',
+      Array.from({ length: size }, () => 1),
+      load,
+    );
+  });
+  return { t, g };
+}
+
+/** The polygon between two row lines of a panel. */
+export function bandOf({ polygon, frame }: Panel, t: readonly number[], row: number): readonly FramePoint[] {
+  let band = polygon;
+  if (row > 0) band = clipPolygon(band, 't', t[row]!, 'above', frame);
+  if (row < t.length - 2) band = clipPolygon(band, 't', t[row + 1]!, 'below', frame);
+  return band;
+}

@@ -1,0 +1,178 @@
+import { rootMethods } from '../coefficients/root-and-ends';
+import { curlAfterTakedown, type VisibleCurl } from '../curl/after-takedown';
+import { ZONES, type Zone } from '../hair/zone';
+import { productRoles } from '../products';
+import { techniqueOf } from '../techniques';
+import { clamp } from '../units/clamp';
+import { daysPresentable, lnDaysPresentable, type DaysPresentable } from '../wear/days';
+import { definitionTerms, frizzTerms, lookOf, volumeTerms, type Look } from '../wear/look';
+import { retentionLeft, setRetention, straightenedLeft } from '../wear/retention';
+import { nightOf, sizeDoublings, type SetFacts } from '../wear/set-facts';
+import type { Brief } from './brief';
+import type { Dose } from './dosing';
+import { evennessCv } from './evenness';
+import type { SectionPlan } from './section-forecasts';
+import type { ZoneGroup } from './zone-groups';
+
+/** The look of the style on one day of wear. */
+export interface WearDayForecast {
+  readonly day: number;
+  readonly definition: number;
+  readonly frizz: number;
+  readonly volume: number;
+  readonly curlDiameterMm: number;
+  readonly stretch: number;
+  readonly visibleLengthCm: Partial<Record<Zone, number>>;
+}
+
+/** What comes of a set once it is taken down. */
+export interface SetResult {
+  readonly definition: Look;
+  readonly frizz: Look;
+  readonly volume: Look;
+  readonly days: DaysPresentable;
+  readonly byDay: readonly WearDayForecast[];
+  readonly rootDiameterMm: number;
+  readonly tipDiameterMm: number;
+}
+
+/** Longest that a style is followed, days. */
+const MOST_DAYS = 45;
+/** What a faded set costs the look: definition lost, frizz and volume gained when all of it is gone (set-geometry §9). */
+const FADED = { definition: -7.5, frizz: 5, volume: 1.5 } as const;
+
+const WEAK_ENDS = ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'];
+
+const holdOf = ({ layer }: Dose) =>
+  layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / 5;
+
+/** The strongest hold of the layers and the product that brings it. */
+function strongestHold(doses: readonly Dose[]): { hold: number; holdName: string | null } {
+  const none = productRoles.water.hold;
+  const strongest = doses.reduce<Dose | null>(
+    (best, dose) => (best && holdOf(best) >= holdOf(dose) ? best : dose),
+    null,
+  );
+  if (!strongest || holdOf(strongest) <= none) return { hold: none, holdName: null };
+  return { hold: holdOf(strongest), holdName: productRoles[strongest.layer.role].label.toLowerCase() };
+}
+
+function setFacts(
+  brief: Brief,
+  { set, sections }: ZoneGroup,
+  hold: ReturnType<typeof strongestHold>,
+  headHairs: number,
+  damp: number,
+): SetFacts {
+  const hairs = sections.reduce((sum, section) => sum + section.hairCount, 0);
+  const coil = brief.head.naturalCoilDiameterMm;
+  const technique = techniqueOf(set.technique);
+  return {
+    technique,
+    startState: brief.set.startState,
+    rootMethod: set.rootMethod,
+    endsMethod: set.endsMethod,
+    coilDiameterMm: coil,
+    sizeDoublings:
+      sections.reduce((sum, s) => sum + s.hairCount * sizeDoublings(s.form.definingMm, coil), 0) / hairs,
+    unevenness: evennessCv(sections),
+    ...hold,
+    damp,
+    brushedThrough: brief.set.brushedThrough,
+    ...brief.wear,
+    dewPointOutsideC: brief.room.dewPointOutsideC,
+    weakEnds: WEAK_ENDS.some((condition) => brief.head.conditions.includes(condition)),
+    hairCount: headHairs,
+    fill: technique.tool ? Math.max(0, ...sections.map((s) => s.form.fit?.fill ?? 0)) : 0,
+  };
+}
+
+/** A section that stands for its zone, and how much of the head's hair that is. */
+interface Sample {
+  readonly section: SectionPlan;
+  readonly share: number;
+  readonly facts: SetFacts;
+}
+
+/** Visible curl of one section on one day. */
+function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDays: number): VisibleCurl {
+  const root = rootMethods[brief.zones[section.zone].rootMethod];
+  return curlAfterTakedown({
+    lengthMm: section.lengthCm * 10,
+    strandUm: brief.head.strandDiameterUm,
+    coilDiameterMm: brief.head.naturalCoilDiameterMm,
+    shrinkage: brief.head.shrinkage,
+    setNodes: section.form.nodes,
+    thicknessMm: section.form.thicknessMm,
+    retention: setRetention(facts, section.hairCount) * retentionLeft(day, medianDays),
+    straightened: straightenedLeft(facts, day),
+    hold: facts.hold,
+    openingN: facts.technique.coefficients.value.openingN,
+    separations: brief.wear.separations,
+    opened: nightOf(facts).opening * day,
+    root: root.stretchedMm > 0 ? root : (facts.technique.ownRoot ?? root),
+  });
+}
+
+/** Look, life and fading of a set, over all its groups of zones. */
+export function resultOf(
+  brief: Brief,
+  groups: readonly ZoneGroup[],
+  doses: readonly Dose[],
+  damp: number,
+): SetResult {
+  const hold = strongestHold(doses);
+  const headHairs = groups.reduce(
+    (sum, group) => sum + group.sections.reduce((own, s) => own + s.hairCount, 0),
+    0,
+  );
+  const parts = groups.map((group) => ({
+    ...group,
+    facts: setFacts(brief, group, hold, headHairs, damp),
+  }));
+  const look = (terms: typeof definitionTerms) =>
+    lookOf(parts.map(({ share, facts }) => ({ share, look: terms(facts) })));
+  const definition = look(definitionTerms);
+  const frizz = look(frizzTerms);
+  const volume = look(volumeTerms);
+  const days = daysPresentable(parts.map(({ share, facts }) => ({ share, days: lnDaysPresentable(facts) })));
+
+  const samples = parts.flatMap(({ facts, sections }): Sample[] =>
+    ZONES.flatMap((zone) => {
+      const own = sections.filter((section) => section.zone === zone);
+      if (!own[0]) return [];
+      const hairs = own.reduce((sum, section) => sum + section.hairCount, 0);
+      return [{ section: own[0], share: hairs / headHairs, facts }];
+    }),
+  );
+  const night = nightOf(parts[0]!.facts);
+  const firstCurls = samples.map((sample) => curlOn(brief, sample, 0, days.p50));
+  const onDay = (day: number): WearDayForecast => {
+    const curls = day === 0 ? firstCurls : samples.map((sample) => curlOn(brief, sample, day, days.p50));
+    const mean = (of: (curl: VisibleCurl) => number) =>
+      curls.reduce((sum, curl, i) => sum + of(curl) * samples[i]!.share, 0);
+    const gone = 1 - retentionLeft(day, days.p50);
+    return {
+      day,
+      definition: clamp(definition.value + FADED.definition * gone, 0, 10),
+      frizz: clamp(frizz.value + FADED.frizz * gone, 0, 10),
+      volume: clamp(volume.value + night.volume * day + FADED.volume * gone, 0, 10),
+      curlDiameterMm: mean((curl) => curl.diameterMm),
+      stretch: mean((curl) => curl.stretch),
+      visibleLengthCm: Object.fromEntries(
+        samples.map(({ section }, i) => [section.zone, curls[i]!.visibleMm / 10]),
+      ),
+    };
+  };
+  const meanFirst = (of: (curl: VisibleCurl) => number) =>
+    firstCurls.reduce((sum, curl, i) => sum + of(curl) * samples[i]!.share, 0);
+  return {
+    definition,
+    frizz,
+    volume,
+    days,
+    byDay: Array.from({ length: Math.min(MOST_DAYS, Math.ceil(days.p90)) + 1 }, (_, day) => onDay(day)),
+    rootDiameterMm: meanFirst((curl) => curl.rootDiameterMm),
+    tipDiameterMm: meanFirst((curl) => curl.tipDiameterMm),
+  };
+}

@@ -1,0 +1,143 @@
+import { QUADRANTS, type Quadrant } from '../parting/layout';
+import { startStates } from '../coefficients/start-states';
+import { hairMoisture } from '../drying/start-moisture';
+import type { Room } from '../drying/air-at-hair';
+import { POROSITY } from '../coefficients/hair';
+import { handsOn } from '../coefficients/result';
+import { ZONES, type Zone } from '../hair/zone';
+import {
+  waitedMoisture,
+  waitingHair,
+  waitingLimits,
+  type WaitingHair,
+  type WaitingZone,
+} from '../drying/waiting';
+import type { Brief } from './brief';
+import type { SectionPlan } from './section-forecasts';
+
+/** A clipped-away quarter of the head: when it is worked, and when it wants misting first. */
+export interface WaitingQuadrant {
+  readonly quadrant: Quadrant;
+  /** Minutes after the start of the set. */
+  readonly fromMin: number;
+  readonly untilMin: number;
+  /** When its ends have dried below what they should be set at; null when its turn comes sooner. */
+  readonly endsDryMin: number | null;
+  /** When it wants misting, each time, while any of it still waits. */
+  readonly mistAtMin: readonly number[];
+}
+
+/** How the waiting hair dries while the set goes in. */
+export interface WaitingPlan {
+  readonly installMin: number;
+  readonly quadrants: readonly WaitingQuadrant[];
+  /** Minutes after which waiting hair wants misting: of the quarter that dries first. Null when none ever does. */
+  readonly remistEveryMin: number | null;
+  /** Hours before the end of installing at which a zone's sections are set, on the mean. */
+  readonly setBeforeEndH: (zone: Zone) => number;
+  /** Moisture of a zone's hair as it is set, before product, in a room and with that much pick-up. */
+  readonly hairMoistureOf: (zone: Zone, room: Room, pickUp: number) => number;
+}
+
+/** The zones that lie in a quarter of the head. */
+const ZONES_OF: Readonly<Record<Quadrant, readonly Zone[]>> = {
+  'back-left': ['nape', 'back'],
+  'back-right': ['nape', 'back'],
+  'front-left': ['front', 'crown', 'left'],
+  'front-right': ['front', 'crown', 'right'],
+};
+
+const MOST_MISTINGS = 40;
+
+/** Clipped hair of each zone that has sections. */
+function clippedZones({ head }: Brief, sections: readonly SectionPlan[]): WaitingZone[] {
+  return ZONES.flatMap((zone): WaitingZone[] => {
+    const own = sections.filter((section) => section.zone === zone);
+    if (own.length === 0) return [];
+    return [
+      {
+        zone,
+        count: 1,
+        sectionAreaCm2: own.reduce((sum, section) => sum + section.areaCm2, 0),
+        hairsPerCm2: head.densityPerCm2,
+        strandUm: head.strandDiameterUm,
+        lengthCm: head.stretchedLengthCm[zone],
+      },
+    ];
+  });
+}
+
+function quadrantOf(
+  hair: WaitingHair,
+  quadrant: Quadrant,
+  own: readonly { fromMin: number; untilMin: number }[],
+  present: ReadonlySet<Zone>,
+): WaitingQuadrant {
+  const zones = ZONES_OF[quadrant].filter((zone) => present.has(zone));
+  const limits = waitingLimits(hair, zones);
+  const fromMin = Math.min(...own.map((section) => section.fromMin));
+  const untilMin = Math.max(...own.map((section) => section.untilMin));
+  const lastStarts = Math.max(...own.map((section) => section.fromMin));
+  const mistAtMin: number[] = [];
+  if (limits) {
+    const everyMin = Math.max(1, limits.meanH * 60);
+    for (let at = everyMin; at < lastStarts && mistAtMin.length < MOST_MISTINGS; at += everyMin) {
+      mistAtMin.push(at);
+    }
+  }
+  const endsMin = limits ? limits.endsH * 60 : null;
+  return {
+    quadrant,
+    fromMin,
+    untilMin,
+    endsDryMin: endsMin !== null && endsMin < lastStarts ? endsMin : null,
+    mistAtMin,
+  };
+}
+
+/**
+ * Follows the hair that waits its turn: when each quarter wants misting, and how wet each zone is when it is set
+ * by someone who mists when told.
+ *
+ * @source drying §8
+ */
+export function planWaiting(brief: Brief, sections: readonly SectionPlan[], room: Room): WaitingPlan {
+  const { startState } = brief.set;
+  const porosityFactor = POROSITY[brief.head.porosity].boundWater;
+  const hair = waitingHair(clippedZones(brief, sections), room, startState, porosityFactor);
+  let clock = handsOn.value.settleMin;
+  const times = sections.map(({ zone, quadrant, installMin }) => {
+    const fromMin = clock;
+    clock += installMin;
+    return { zone, quadrant, fromMin, untilMin: clock };
+  });
+  const installMin = clock;
+  const present = new Set(sections.map((section) => section.zone));
+  const quadrants = QUADRANTS.flatMap((quadrant): WaitingQuadrant[] => {
+    const own = times.filter((section) => section.quadrant === quadrant);
+    return own.length === 0 ? [] : [quadrantOf(hair, quadrant, own, present)];
+  });
+  const limits = waitingLimits(hair, [...present]);
+  const everyH = limits ? Math.max(1 / 60, limits.meanH) : Infinity;
+  const { isMistedInTurn } = startStates[startState];
+  const midMin = new Map<Zone, number>();
+  for (const zone of present) {
+    const own = times.filter((section) => section.zone === zone);
+    midMin.set(zone, own.reduce((sum, s) => sum + (s.fromMin + s.untilMin) / 2, 0) / own.length);
+  }
+  const asUsual = hairMoisture(startState, porosityFactor, room);
+  const lostShare = new Map<Zone, number>();
+  for (const zone of present) {
+    const waitedH = (midMin.get(zone)! / 60) % everyH;
+    const left = isMistedInTurn ? asUsual : Math.min(asUsual, waitedMoisture(hair, zone, waitedH));
+    lostShare.set(zone, asUsual - left);
+  }
+  return {
+    installMin,
+    quadrants,
+    remistEveryMin: limits ? limits.meanH * 60 : null,
+    setBeforeEndH: (zone) => (installMin - (midMin.get(zone) ?? installMin)) / 60,
+    hairMoistureOf: (zone, drawnRoom, pickUp) =>
+      Math.max(0, hairMoisture(startState, porosityFactor, drawnRoom, pickUp) - (lostShare.get(zone) ?? 0)),
+  };
+}

@@ -1,0 +1,32 @@
+/** What hands measure with. One row a unit; grams are common practice until a stylist weighs their own. */
+export interface HandUnit {
+  readonly noun: readonly [string, string];
+  /** Grams of one, or millilitres where the product's density decides. */
+  readonly per: { readonly grams: number } | { readonly millilitres: number };
+}
+
+export const handUnits = {
+  dime: { noun: ['dime', 'dimes'], per: { grams: 1 } },
+  pump: { noun: ['pump', 'pumps'], per: { grams: 1.8 } },
+  'foam-pump': { noun: ['foam pump', 'foam pumps'], per: { grams: 1.2 } },
+  teaspoon: { noun: ['teaspoon', 'teaspoons'], per: { millilitres: 4.92892 } },
+} as const satisfies Record<string, HandUnit>;
+
+export type HandUnitId = keyof typeof handUnits;
+export const HAND_UNIT_IDS = Object.keys(handUnits) as HandUnitId[];
+
+/** Grams of one of each unit as a stylist weighed them; a unit left out is as usual. */
+export type WeighedUnits = Partial<Readonly<Record<HandUnitId, number>>>;
+
+/**
+ * Grams of one hand unit of a product.
+ *
+ * @param gramsPerMl density of the product
+ * @source the US teaspoon is 4.92892 ml (NIST Handbook 44, appendix C); pumps and dimes are common practice
+ */
+export function handUnitG(unit: HandUnitId, gramsPerMl: number, weighed: WeighedUnits = {}): number {
+  const own = weighed[unit];
+  if (own !== undefined) return own;
+  const per: HandUnit['per'] = handUnits[unit].per;
+  return 'grams' in per ? per.grams : per.millilitres * gramsPerMl;
+}

@@ -1,0 +1,55 @@
+import { knotForm } from './knot-form';
+import { defineTechnique } from './technique';
+import { techniqueCoefficients } from './technique-coefficients';
+
+/** A knot counts as this share of its rope when sections are compared for definition, and outside the curl. */
+const DEFINING_ROPE = 0.75;
+const OUTSIDE_ROPE = 0.6;
+
+export const bantuKnot = defineTechnique({
+  id: 'bantu-knot',
+  label: 'Bantu knot',
+  noun: ['knot', 'knots'],
+  summary: 'A rope wound round its own base. Bouncy, wide spiral; comfortable only with a loose first turn.',
+  chairLine:
+    'Roll or twist the section, leave the first turn loose, wind it round its base and tuck the end under.',
+  styleName: 'knot out',
+  curlName: 'curl',
+  motif: 'spiral',
+  sectionAspect: 1,
+  usualPattern: 'brick',
+  usualSections: 15,
+  tool: null,
+  rootMethods: ['plain', 'stretched'],
+  endsMethods: ['tucked', 'pin', 'band'],
+  coefficients: techniqueCoefficients({
+    ropes: [1, 1, 1, 'P'],
+    packing: [0.5, 0.4, 0.6, 'A'],
+    retentionCap: [0.84, 0.7, 0.95, 'F'],
+    installMin: [0.5, 0.3, 0.8, 'F'],
+    installMinPerCm: [0.035, 0.02, 0.06, 'F'],
+    installPower: [0.3, 0.2, 0.5, 'F'],
+    takedownMin: [0.15, 0.05, 0.3, 'F'],
+    takedownMinPerCm: [0.015, 0.005, 0.03, 'F'],
+    medianDays: [3, 2, 4, 'C'],
+    lnDaysSd: [0.32, 0.2, 0.45, 'F'],
+    definition: [0.2, -0.8, 1.2, 'A'],
+    frizz: [0.2, -0.4, 0.8, 'A'],
+    volume: [0.6, 0, 1.2, 'A'],
+    openingN: [2e-5, 0, 5e-5, 'F'],
+    shortestCm: [8, 6, 12, 'C'],
+    longestCm: [70, 50, 100, 'C'],
+  }),
+  dryingShape: { kind: 'ball', packing: 0.34, openShare: 0.6 },
+  pressesAsleep: true,
+  form: (hair) => {
+    const knot = knotForm(hair);
+    return {
+      nodes: knot.nodes,
+      thicknessMm: OUTSIDE_ROPE * knot.ropeMm,
+      definingMm: DEFINING_ROPE * knot.ropeMm,
+      fit: null,
+      knot,
+    };
+  },
+});

@@ -1,0 +1,85 @@
+import { ALONG_HAIR } from '../curl/along-hair';
+import type { Helix } from '../curl/helix';
+import { result } from '../coefficients/result';
+import type { Bundle } from './bundle';
+
+const LAY = (35 * Math.PI) / 180;
+const CONE = (35 * Math.PI) / 180;
+/** Each turn takes this much of the slack left in the first one (assumed: winding tightens). */
+const SLACK_PER_TURN = 0.04;
+
+/** A rope wound round its own base (set-geometry §4, knot). */
+export interface KnotForm {
+  readonly ropeMm: number;
+  readonly turns: number;
+  readonly diameterMm: number;
+  readonly heightMm: number;
+  /** Slack left at the base; below 0 it pulls. */
+  readonly slackLeft: number;
+  /** Diameter over the side of the section. */
+  readonly crowding: number;
+  readonly comfort: 'easy' | 'watch' | 'tight';
+  readonly nodes: readonly Helix[];
+}
+
+/** Arc length of the conical spiral up to angle `theta`, mm. */
+export function conicalSpiralMm(r1: number, b: number, h: number, theta: number): number {
+  const m2 = b * b + h * h;
+  const m = Math.sqrt(m2);
+  const integral = (x: number) => 0.5 * (x * Math.sqrt(x * x + m2) + m2 * Math.asinh(x / m));
+  return (integral(r1 + b * theta) - integral(r1)) / b;
+}
+
+/** Angle at which the spiral is `lengthMm` long, by Newton. */
+function angleAt(lengthMm: number, r1: number, b: number, h: number): number {
+  if (lengthMm <= 0) return 0;
+  let theta = lengthMm / r1;
+  for (let i = 0; i < 40; i++) {
+    const slope = Math.hypot(r1 + b * theta, Math.hypot(b, h));
+    const next = theta - (conicalSpiralMm(r1, b, h, theta) - lengthMm) / slope;
+    if (Math.abs(next - theta) < 1e-12) return next;
+    theta = Math.max(0, next);
+  }
+  return theta;
+}
+
+/**
+ * Geometry of a knot: a conical spiral of the rope round a post of itself.
+ *
+ * @source set-geometry §4–5 (assumed cone and lay; nodes are helices of the local radius)
+ * @example 55 mm² of hair 250 mm long on 43.3 cm²: 1.91 turns, 53 mm across, 17.5 mm high, easy
+ */
+export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'sectionCm2'>): KnotForm {
+  const slack = result.value.knotSlack;
+  const ropeMm = Math.sqrt((4 * bundle.grossMm2) / Math.PI);
+  const ropeLengthMm = bundle.lengthMm * Math.cos(LAY);
+  const postRadius = 0.5 * ropeMm * (1 + slack);
+  const r1 = postRadius + ropeMm / 2;
+  const b = (ropeMm * Math.cos(CONE)) / (2 * Math.PI);
+  const h = (ropeMm * Math.sin(CONE)) / (2 * Math.PI);
+  const postMm = Math.min(0.25 * ropeLengthMm, 1.5 * ropeMm);
+  const theta = angleAt(ropeLengthMm - postMm, r1, b, h);
+  const turns = theta / (2 * Math.PI);
+  const diameterMm = 2 * (r1 + b * theta) + ropeMm;
+  const heightMm = h * theta + ropeMm;
+  const slackLeft = slack - SLACK_PER_TURN * turns;
+  const crowding = diameterMm / (10 * Math.sqrt(bundle.sectionCm2));
+  return {
+    ropeMm,
+    turns,
+    diameterMm,
+    heightMm,
+    slackLeft,
+    crowding,
+    comfort:
+      slackLeft < 0 || crowding > 1.3
+        ? 'tight'
+        : slackLeft < 0.1 || heightMm > 32 || crowding > 1.1
+          ? 'watch'
+          : 'easy',
+    nodes: ALONG_HAIR.map((share) => {
+      const radiusMm = r1 + b * angleAt(share * ropeLengthMm - postMm, r1, b, h);
+      return { radiusMm, pitchMm: Math.hypot(h, 0.25 * radiusMm) };
+    }),
+  };
+}

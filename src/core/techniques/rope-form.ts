@@ -1,0 +1,14 @@
+import { alongHair } from '../curl/along-hair';
+import type { Helix } from '../curl/helix';
+import type { SetForm } from './technique';
+
+/** Form of ropes wound or plaited without a tool: a curve along the hair, as thick as one rope. */
+export const ropeForm = (ropeMm: number, helixAt: (shareFromRoot: number) => Helix): SetForm => ({
+  nodes: alongHair(helixAt),
+  thicknessMm: ropeMm,
+  definingMm: ropeMm,
+  fit: null,
+  knot: null,
+});
+
+export const radians = (degrees: number): number => (degrees * Math.PI) / 180;

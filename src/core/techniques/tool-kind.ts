@@ -1,0 +1,25 @@
+import type { Tool } from './bundle';
+
+/** A kind of tool that hair is wound on. One row a kind; sizes are common practice. */
+export interface ToolKind {
+  readonly label: string;
+  readonly noun: readonly [string, string];
+  /** What the length of hair it takes is called. */
+  readonly lengthLabel: string;
+  /** Taken when a brief names none. */
+  readonly usual: Tool;
+  /** Gap left between wraps, as a share of the band's width. */
+  readonly gap: number;
+}
+
+export const toolKinds = {
+  rod: { label: 'Rigid rod', noun: ['rod', 'rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 80 }, gap: 0 },
+  'flexible-rod': { label: 'Flexible rod', noun: ['flexible rod', 'flexible rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 200 }, gap: 0.25 },
+  former: { label: 'Spiral former', noun: ['former', 'formers'], lengthLabel: 'Sleeve length', usual: { diameterMm: 16, workingLengthMm: 300 }, gap: 0 },
+  'end-rod': { label: 'Rod on the ends', noun: ['end rod', 'end rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 70 }, gap: 0 },
+} as const satisfies Record<string, ToolKind>; // prettier-ignore
+
+export type ToolKindId = keyof typeof toolKinds;
+
+/** Diameters that rods are commonly sold in, mm (common practice). */
+export const CATALOGUE_MM = [6, 8, 10, 13, 16, 19, 22, 25, 28, 32, 38, 45] as const;

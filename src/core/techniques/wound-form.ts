@@ -1,0 +1,18 @@
+import { alongHair } from '../curl/along-hair';
+import { overlapRadiusMm, type ToolFit } from './rod-fit';
+import type { SetForm } from './technique';
+
+/** A band counts this many times its thickness when sections are compared for definition (fitted). */
+const DEFINING_BAND = 2.2;
+
+/** Form of hair wound on a tool: the helix of the fit, looser where wraps overlap. */
+export const woundForm = (fit: ToolFit): SetForm => ({
+  nodes: alongHair((share) => {
+    const radiusMm = fit.radiusMm + overlapRadiusMm(fit, share);
+    return { radiusMm, pitchMm: radiusMm * Math.tan(fit.slopeRad) };
+  }),
+  thicknessMm: fit.bandThicknessMm,
+  definingMm: DEFINING_BAND * fit.bandThicknessMm,
+  fit,
+  knot: null,
+});
