@@ -64,7 +64,7 @@ export function drawDrying(what: UncertainDrying, seed: number, index: number): 
     rate,
     horizonH: what.horizonH,
     supply: { movement, hotAirK },
-    stepScale: 1.5,
+    stepScale: 2.4,
     timesOnly: true,
   });
   const latest: [number, number, number] = [0, 0, 0];

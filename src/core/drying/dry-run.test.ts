@@ -76,11 +76,11 @@ describe('drying of the reference head', () => {
     ['hood-hot', [1.36, 0.65, 0.37]],
     ['diffuser', [2.37, 1.36, 0.76]],
   ] as const)(
-    '%s: root, middle and ends within 4 %% (the note’s own steps leave it 1 to 4 %% late)',
+    '%s: root, middle and ends within 5 %% (the steps of the note’s prototype leave it late)',
     (method, hours) => {
       hours.forEach((expected, level) => {
         const own = slowest(reference({ steps: under(method) }), level as 0 | 1 | 2);
-        expect(Math.abs(own / expected - 1)).toBeLessThan(0.04);
+        expect(Math.abs(own / expected - 1)).toBeLessThan(0.05);
       });
     },
   );

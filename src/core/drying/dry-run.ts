@@ -85,8 +85,8 @@ const STILL_STEP = { first: 60, most: 3600 } as const;
 const INSTALL_STEP = { first: 60, most: 600 } as const;
 const HOT_STEP = { first: 8, most: 900 } as const;
 /** What a damp place may lose in a step, g per g: a little, and more while it is far from dry. */
-const LOSS_A_STEP = 0.02;
-const LOSS_SHARE_A_STEP = 0.15;
+const LOSS_A_STEP = 0.012;
+const LOSS_SHARE_A_STEP = 0.08;
 const MOST_GROWTH = 1.5;
 
 /** Levels of the three rungs that a knot stands for, by when core, mean and shell are dry. */

@@ -1,5 +1,4 @@
 import { POROSITY } from '../coefficients/hair';
-import { hair } from '../coefficients/hair';
 import { air } from '../drying-methods/air';
 import type { Head } from '../hair/head';
 import { ZONES, type Zone } from '../hair/zone';
@@ -7,6 +6,7 @@ import { interpolate } from '../stats/interpolate';
 import type { Room } from './air-at-hair';
 import { dryRun } from './dry-run';
 import type { DryingShape } from './nodes';
+import { equilibriumRegain } from './sorption';
 import { hairMoisture, WETTEST_ROOM } from './start-moisture';
 
 /** Hair that hangs loose after a towel: in clumps, with air passing freely. */
@@ -23,6 +23,8 @@ export const LOOSE: DryingShape = {
 /** Loose hair is held in about this many bundles while it dries (drying §11, scenario 10). */
 const BUNDLES = 20;
 const LONGEST_H = 12;
+/** Share of the water that can leave that is gone when a stylist calls hair 80–90 % dry. */
+const NEARLY_DRY_SHARE = 0.85;
 
 /**
  * Minutes for towelled, damp, loose hair to become nearly dry in open air.
@@ -63,6 +65,8 @@ export function nearlyDryAfterMin(
     rate: 1,
     horizonH: LONGEST_H,
   });
-  const falling = run.moisture.map((moisture) => -moisture);
-  return 60 * interpolate(falling, run.timeH, -hair.value.nearlyDryRegain);
+  const inRoom = equilibriumRegain(own.relativeHumidity, porosityFactor);
+  const set = run.moisture[0]!;
+  const gone = run.moisture.map((moisture) => (set - moisture) / (set - inRoom));
+  return 60 * interpolate(gone, run.timeH, NEARLY_DRY_SHARE);
 }

@@ -1,0 +1,14 @@
+declare module 'odex' {
+  export class Solver {
+    constructor(dimensions: number);
+    absoluteTolerance: number;
+    relativeTolerance: number;
+    denseOutput: boolean;
+    solve(
+      derivatives: (x: number, y: number[]) => number[],
+      from: number,
+      start: number[],
+      to: number,
+    ): { y: number[] };
+  }
+}
