@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerView } from '@/core/plan/answer-view';
+import { answerDraft, answerView } from '@/core/plan/answer-view';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { RunEvent } from '@/core/run/run-state';
 import { clamp } from '@/core/units/clamp';
@@ -15,11 +15,13 @@ import { createStudio, firstStudio, type Studio } from '@/server/db/rows/studios
 import { products as productsTable, studios, tools as toolsTable } from '@/server/db/schema';
 import { eq } from 'drizzle-orm';
 import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
-import { HEADS, PRODUCTS, RODS, STUDIO, type DemoHeadId, type DemoProduct } from './world';
+import { HEADS, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
 
 const MINUTE = 60_000;
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
+/** Heads drawn for a demo forecast: plenty for its band. */
+const DEMO_DRAWS = 200;
 
 type HeadIds = Readonly<Record<DemoHeadId, string>>;
 type ProductIds = Readonly<Record<DemoProduct, string>>;
@@ -73,10 +75,11 @@ async function tellSet(
   wearByMs: number | undefined,
 ): Promise<void> {
   const brief = briefOf(told.head, told, wearByMs === undefined ? undefined : localTime(wearByMs));
-  const answer = answerView(brief, null);
-  if (!answer.ok)
-    throw new Error(`demo set “${told.title}”: ${answer.errors.map((e) => e.message).join('; ')}`);
-  const { view } = answer.value;
+  const draft = answerDraft(brief, null);
+  if (!draft.ok)
+    throw new Error(`demo set “${told.title}”: ${draft.errors.map((e) => e.message).join('; ')}`);
+  draft.value.drawTo(DEMO_DRAWS);
+  const { view } = draft.value.view(DEMO_DRAWS);
   const head = await findHead(tx, studioId, headIds[told.head]);
   const setId = await startSet(
     tx,
@@ -89,6 +92,7 @@ async function tellSet(
       brief,
       forecast: view.plan,
       modelVersion: MODEL_VERSION,
+      dryingBelief: view.dryTimes.belief,
       sections: view.plan.sections.map(({ number, zone, side, areaCm2, hairCount }, i) => ({
         number,
         zone,
@@ -187,8 +191,8 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
       productIds[key] = newId(longAgo);
       await tx.insert(productsTable).values({ id: productIds[key], studioId, ...product });
     }
-    for (const rod of RODS) {
-      await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, kind: 'rod', ...rod });
+    for (const tool of TOOLS) {
+      await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, ...tool });
     }
     for (const told of DEMO_SETS) {
       const startedAtMs = atHour(nowMs - told.daysAgo * DAY, 18);
@@ -200,7 +204,7 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
 }
 
 async function tellDryingNow(tx: Tx, studioId: string, headIds: HeadIds, nowMs: number) {
-  const answer = answerView(briefOf(DRYING_NOW.head, DRYING_NOW, undefined), null);
+  const answer = answerView(briefOf(DRYING_NOW.head, DRYING_NOW, undefined));
   if (!answer.ok) throw new Error('the drying demo set does not add up');
   const installMin = answer.value.view.sectionMin.reduce((sum, min) => sum + min, 0) * DRYING_NOW.pace;
   const installedAtMs = nowMs - DRYING_NOW.finishedHoursAgo * HOUR;

@@ -195,10 +195,13 @@ export const PRODUCTS = [
 ] as const;
 export type DemoProduct = (typeof PRODUCTS)[number]['key'];
 
-export const RODS = [
-  { diameterMm: 10, workingLengthMm: 70, owned: 24, swatch: '#c95f3c' },
-  { diameterMm: 13, workingLengthMm: 75, owned: 36, swatch: '#e0b83f' },
-  { diameterMm: 16, workingLengthMm: 80, owned: 36, swatch: '#5a8f5f' },
-  { diameterMm: 20, workingLengthMm: 85, owned: 30, swatch: '#4a63a8' },
-  { diameterMm: 25, workingLengthMm: 90, owned: 18, swatch: '#8a5a9c' },
+export const TOOLS = [
+  { kind: 'rod', diameterMm: 10, workingLengthMm: 70, owned: 24, swatch: '#c95f3c' },
+  { kind: 'rod', diameterMm: 13, workingLengthMm: 75, owned: 36, swatch: '#e0b83f' },
+  { kind: 'rod', diameterMm: 16, workingLengthMm: 80, owned: 36, swatch: '#5a8f5f' },
+  { kind: 'rod', diameterMm: 20, workingLengthMm: 85, owned: 30, swatch: '#4a63a8' },
+  { kind: 'rod', diameterMm: 25, workingLengthMm: 90, owned: 18, swatch: '#8a5a9c' },
+  { kind: 'flexible-rod', diameterMm: 12, workingLengthMm: 180, owned: 30, swatch: '#d9a441' },
+  { kind: 'flexible-rod', diameterMm: 18, workingLengthMm: 240, owned: 24, swatch: '#3f7f86' },
+  { kind: 'former', diameterMm: 16, workingLengthMm: 320, owned: 40, swatch: '#b5651d' },
 ] as const;

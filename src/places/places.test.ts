@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../tests/support/briefs';
+import type { BriefInput } from '@/core/formats/brief';
 import { answerBrief } from '@/core/plan/answer-brief';
+import { TECHNIQUE_IDS } from '@/core/techniques';
 import { draftReducer, startDraft, type DraftState } from './plan/draft-reducer';
-import { layerOf, moved, sectionsLabel, withTechnique, type PlanContent } from './plan/plan-content';
+import {
+  layerOf,
+  moved,
+  sectionsLabel,
+  withTechnique,
+  withZone,
+  type PlanContent,
+} from './plan/plan-content';
 import { tomorrowMorning, usualPlan } from './plan/usual-plan';
 import { heldUp, outcomeRows } from './sets/outcome-rows';
 import { dateOfDay, wornDay } from './wear/worn-day';
@@ -41,22 +50,38 @@ describe('a draft', () => {
 describe('choices', () => {
   const rods = [10, 16, 20].map((diameterMm) => ({
     id: String(diameterMm),
+    kind: 'rod',
     diameterMm,
     workingLengthMm: 80,
     owned: 30,
     swatch: '#000000',
   }));
+  const changed = (brief: BriefInput, part: Partial<BriefInput>): BriefInput => ({ ...brief, ...part });
 
   it('another technique brings its own usual choices, and the old one back again', () => {
-    const set = aBrief().set;
-    const onRods = withTechnique(set, 'rod-set', rods);
-    expect(onRods).toMatchObject({ sections: 30, endsMethod: 'pasted', tool: { diameterMm: 16, owned: 30 } });
-    expect(sectionsLabel(onRods)).toBe('30 rods');
-    expect(withTechnique(onRods, 'two-strand-twist', rods)).toMatchObject({ sections: 18, tool: null });
-    expect(withTechnique(set, 'two-strand-twist', rods)).toBe(set);
-    for (const technique of ['rod-set', 'two-strand-twist'] as const) {
-      expect(answerBrief(aBrief({ set: withTechnique(set, technique, []) })).ok).toBe(true);
+    const brief = aBrief({ brief: { parting: { pattern: 'rows', part: 'left' } } });
+    const onRods = changed(brief, withTechnique(brief, 'rod-set', rods));
+    expect(onRods.set).toMatchObject({
+      sections: 30,
+      endsMethod: 'pasted',
+      tool: { diameterMm: 16, owned: 30 },
+    });
+    expect(onRods.parting).toEqual({ part: 'left' });
+    expect(sectionsLabel(onRods.set)).toBe('30 rods');
+    const back = changed(onRods, withTechnique(onRods, 'two-strand-twist', rods));
+    expect(back.set).toMatchObject({ sections: 18, tool: null });
+    expect(withTechnique(brief, 'two-strand-twist', rods)).toEqual({});
+    for (const technique of TECHNIQUE_IDS) {
+      expect(answerBrief(changed(brief, withTechnique(brief, technique, []))).ok, technique).toBe(true);
     }
+  });
+
+  it('a zone done differently is parted for itself, and like the rest again when asked', () => {
+    const brief = aBrief();
+    const own = changed(brief, withZone(brief, 'nape', { technique: 'comb-coil' }));
+    expect(own.set.zones?.nape).toMatchObject({ technique: 'comb-coil', sections: 15 });
+    expect(answerBrief(own).ok).toBe(true);
+    expect(changed(own, withZone(own, 'nape', null)).set.zones).toBeUndefined();
   });
 
   it('a product brings what is known of it and nothing else', () => {
@@ -67,9 +92,11 @@ describe('choices', () => {
       waterShare: 0.9,
       hold: null,
       weight: 1,
+      hasProtein: false,
       leftG: null,
     };
     expect(layerOf(product)).toEqual({ role: 'mousse', waterShare: 0.9, weight: 1 });
+    expect(layerOf({ ...product, hasProtein: true })).toMatchObject({ protein: true });
     expect(moved(['a', 'b', 'c'], 0, 2)).toEqual(['b', 'c', 'a']);
   });
 

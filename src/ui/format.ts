@@ -38,6 +38,12 @@ export const formatMass = (grams: number, units: UnitSystem): string =>
     ? `${number(grams, grams < 10 ? 1 : 0)} g`
     : `${number(ouncesFromGrams(grams), grams < 30 ? 2 : 1)} oz`;
 
+/** An amount in what hands measure with: to a half below ten, else whole. */
+export function formatHands(amount: number, noun: readonly [string, string]): string {
+  const rounded = amount < 10 ? Math.max(0.5, Math.round(amount * 2) / 2) : Math.round(amount);
+  return `${withFraction(rounded, 2)} ${rounded <= 1 ? noun[0] : noun[1]}`;
+}
+
 /** A room temperature. */
 export const formatTemperature = (celsius: number, units: UnitSystem): string =>
   units === 'metric' ? `${number(celsius, 0)} °C` : `${number(fahrenheitFromCelsius(celsius), 0)} °F`;

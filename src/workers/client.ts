@@ -1,13 +1,17 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import type { Checked } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
-import type { ForecastEndpoint } from './forecast.worker';
+import type { ForecastEndpoint, Refinement } from './forecast.worker';
 
 /** A forecaster that runs beside the page and only ever answers the newest question. */
 export interface Forecaster {
-  /** Answers null when a newer question overtook this one. */
+  /** The quick answer; null when a newer question overtook this one. */
   readonly ask: (brief: unknown) => Promise<Checked<AnsweredView> | null>;
-  readonly stop: () => void;
+  /** Draws heads for the last question and tells how far it is, until it is done, stopped or overtaken. */
+  readonly refine: (hear: (refinement: Refinement) => void) => Promise<void>;
+  /** Stops drawing heads. */
+  readonly rest: () => void;
+  readonly end: () => void;
 }
 
 /** Starts a forecast worker. */
@@ -26,6 +30,15 @@ export function startForecaster(): Forecaster {
       const result = await answer;
       return own === newest ? result : null;
     },
-    stop: () => worker.terminate(),
+    refine: async (hear) => {
+      const own = newest;
+      await remote.refine(
+        proxy((refinement: Refinement) => {
+          if (own === newest) hear(refinement);
+        }),
+      );
+    },
+    rest: () => void remote.stop(),
+    end: () => worker.terminate(),
   };
 }

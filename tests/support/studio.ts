@@ -52,6 +52,7 @@ export async function aSet(
         brief,
         forecast,
         modelVersion: 'test',
+        dryingBelief: null,
         sections: forecast.sections.map(({ number, zone, side, areaCm2, hairCount }) => ({
           number,
           zone,

@@ -6,6 +6,7 @@ import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { recipeCount } from '../parting/recipe';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import type { Technique } from '../techniques/technique';
+import { toolKindOf } from '../techniques/tool-kind-of';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
 import type { Brief, PlannedTool, ZoneSet } from '../plan/brief';
 import { briefInput, DEFAULT_DENSITY_PER_CM2, type ParsedBrief } from './brief';
@@ -62,10 +63,6 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
     stretchedLengthCm: perZone((zone) => (typeof length === 'number' ? length : length[zone])),
   };
 }
-
-/** What hair is wound on: the technique's own tool, or a rod on the ends. */
-export const toolKindOf = (technique: Technique, endsMethod: ZoneSet['endsMethod']): ToolKindId | null =>
-  technique.tool ?? (endsMethod === 'rod' ? 'end-rod' : null);
 
 type ToolInput = ParsedBrief['set']['tool'];
 

@@ -22,6 +22,8 @@ export interface DrawnSection {
   readonly y: number;
   readonly clearRadius: number;
   readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  /** Points along a lane, from the back; null for sections that are not lanes. */
+  readonly spine: readonly { readonly x: number; readonly y: number }[] | null;
 }
 
 export const drawnX = (point: ChartPoint): number => DRAWING.poleX + UNITS_PER_R * point.x;
@@ -43,7 +45,7 @@ export function outlinePath(points: readonly ChartPoint[]): string {
 
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
-  layout.sections.map(({ number, zone, side, outline, centroid, winding }) => {
+  layout.sections.map(({ number, zone, side, outline, centroid, winding, spine }) => {
     const centre = visualCentre(outline, centroid);
     return {
       number,
@@ -54,8 +56,13 @@ export const drawLayout = (layout: Layout): DrawnSection[] =>
       x: rounded(drawnX(centre)),
       y: rounded(drawnY(centre)),
       clearRadius: rounded(UNITS_PER_R * centre.radius),
+      spine: spine && spine.map((point) => ({ x: rounded(drawnX(point)), y: rounded(drawnY(point)) })),
     };
   });
+
+/** The part that is worn, as an open path; null without one. */
+export const drawPart = ({ partLine }: Layout): string | null =>
+  partLine && outlinePath(partLine).replace(/Z$/, '');
 
 /** The six zones as if each were one section, for measuring a head. */
 export function drawZones(): DrawnSection[] {
@@ -68,6 +75,7 @@ export function drawZones(): DrawnSection[] {
       zone,
       side: zone === 'left' || zone === 'right' ? zone : 'middle',
       winding: 'to-right',
+      spine: null,
       path: outlinePath(outline),
       x: rounded(drawnX(centre)),
       y: rounded(drawnY(centre)),

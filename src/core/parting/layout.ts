@@ -28,6 +28,8 @@ export interface LaidSection {
   readonly outline: readonly ChartPoint[];
   /** Which way hair is wound: away from the face at the front hairline, else alternating. */
   readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  /** Middle line of a lane from the back; null for sections that are not lanes. */
+  readonly spine: readonly ChartPoint[] | null;
 }
 
 /** Sections in working order and what they were derived from. */
@@ -44,6 +46,7 @@ const MIDDLE = 0.02;
 /** A corner this near the hairline touches it, R. */
 const ON_HAIRLINE = 0.003;
 const EAR_LINE_T = -0.12;
+const SPINE_POINTS = 14;
 
 const SCALP = hairlinePolygon();
 const SCALP_AREA = polygonArea(SCALP);
@@ -60,6 +63,26 @@ function isOnHairline(point: ChartPoint): boolean {
 
 const turnsFromFace = (outline: readonly ChartPoint[]) =>
   outline.some((p) => Math.abs(Math.atan2(p.x, p.y)) < FACE_AZIMUTH && isOnHairline(p));
+
+/** Middle of a lane at even steps from its back end to its front. */
+function spineOf(outline: readonly FramePoint[]): ChartPoint[] {
+  const ts = outline.map((point) => point.t);
+  const [back, front] = [Math.min(...ts), Math.max(...ts)];
+  return Array.from({ length: SPINE_POINTS }, (_, i) => {
+    const at = back + ((front - back) * (i + 0.5)) / SPINE_POINTS;
+    const crossings: ChartPoint[] = [];
+    outline.forEach((a, k) => {
+      const b = outline[(k + 1) % outline.length]!;
+      if (a.t < at === b.t < at) return;
+      const share = (at - a.t) / (b.t - a.t);
+      crossings.push({ x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) });
+    });
+    return {
+      x: crossings.reduce((sum, point) => sum + point.x, 0) / crossings.length,
+      y: crossings.reduce((sum, point) => sum + point.y, 0) / crossings.length,
+    };
+  });
+}
 
 /** The outlines of a panel's sections, row by row from the back, from the client's left. */
 function panelSections(panel: Recipe['panels'][number], part: (t: number) => number): FramePoint[][][] {
@@ -109,6 +132,7 @@ export function layOut(recipe: Recipe): Layout {
           centroid,
           outline,
           winding: turnsFromFace(outline) ? 'away-from-face' : (row + col) % 2 === 0 ? 'to-right' : 'to-left',
+          spine: panel.g.length === 1 && recipe.pattern === 'lanes-back' ? spineOf(outline) : null,
         });
       });
     });

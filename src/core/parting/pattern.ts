@@ -13,3 +13,23 @@ export const PART_LINES = [
   'half-up',
 ] as const;
 export type PartLine = (typeof PART_LINES)[number];
+
+/** What a stylist calls each pattern. */
+export const PATTERN_LABEL: Readonly<Record<PartingPattern, string>> = {
+  rows: 'Straight rows',
+  brick: 'Brick rows',
+  radial: 'Rings round the crown',
+  'lanes-back': 'Lanes to the back',
+  'lanes-side': 'Lanes to the side',
+};
+
+/** What a stylist calls each part. */
+export const PART_LABEL: Readonly<Record<PartLine, string>> = {
+  none: 'No part',
+  centre: 'Centre part',
+  left: 'Left part',
+  right: 'Right part',
+  'curved-left': 'Curved left part',
+  'curved-right': 'Curved right part',
+  'half-up': 'Half up',
+};

@@ -1,8 +1,10 @@
+import type { DrawnTimes } from '../drying/draws';
 import type { Checked } from '../formats/field-error';
 import { readBrief } from '../formats/read-brief';
 import type { Layout } from '../parting/layout';
-import { drawLayout, type DrawnSection } from '../parting/drawn-layout';
-import { forecast } from './forecast';
+import { drawLayout, drawPart, type DrawnSection } from '../parting/drawn-layout';
+import { drawHeads } from './drying-forecast';
+import { finishForecast, forecastBasis } from './forecast';
 import { forecastView, type ForecastView } from './forecast-view';
 import { layoutFor, layoutKey } from './layout-for';
 
@@ -10,33 +12,56 @@ import { layoutFor, layoutKey } from './layout-for';
 export interface AnsweredView {
   readonly view: ForecastView;
   readonly drawn: readonly DrawnSection[];
+  /** The part that is worn, as SVG path data; null without one. */
+  readonly partPath: string | null;
 }
 
-/** A layout kept from the last answer, so that changes that do not move sections need not lay them again. */
-export interface KeptLayout {
-  readonly key: string;
+/** A draft that was asked about: its layout is kept for the next question, and heads can be drawn for it. */
+export interface AskedDraft {
+  readonly layoutKey: string;
   readonly layout: Layout;
   readonly drawn: readonly DrawnSection[];
+  /** Draws heads until there are `count`. */
+  readonly drawTo: (count: number) => void;
+  /** The forecast from the first `draws` heads; 0 is the quick estimate. */
+  readonly view: (draws: number) => AnsweredView;
 }
 
 /**
- * From a raw brief to what the screens show; takes and gives back the layout to keep.
+ * Reads a raw brief and works out everything that no draw changes.
  *
- * @param draws heads drawn for the spread of drying; none for the quick estimate
+ * @param last the draft before, whose layout serves again when sections have not moved
  */
-export function answerView(
-  raw: unknown,
-  kept: KeptLayout | null,
-  draws = 0,
-): Checked<AnsweredView & { kept: KeptLayout }> {
+export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<AskedDraft> {
   const brief = readBrief(raw);
   if (!brief.ok) return brief;
   const key = layoutKey(brief.value);
-  let current = kept;
-  if (current?.key !== key) {
-    const layout = layoutFor(brief.value);
-    current = { key, layout, drawn: drawLayout(layout) };
-  }
-  const view = forecastView(forecast(brief.value, current.layout, draws));
-  return { ok: true, value: { view, drawn: current.drawn, kept: current } };
+  const kept = last?.layoutKey === key ? last : null;
+  const layout = kept?.layout ?? layoutFor(brief.value);
+  const drawn = kept?.drawn ?? drawLayout(layout);
+  const basis = forecastBasis(brief.value, layout);
+  const heads: DrawnTimes[] = [];
+  return {
+    ok: true,
+    value: {
+      layoutKey: key,
+      layout,
+      drawn,
+      drawTo: (count) => {
+        if (count > heads.length)
+          heads.push(...drawHeads(basis.drying, brief.value.seed, heads.length, count));
+      },
+      view: (draws) => ({
+        view: forecastView(finishForecast(basis, heads.slice(0, draws))),
+        drawn,
+        partPath: drawPart(layout),
+      }),
+    },
+  };
+}
+
+/** From a raw brief to what the screens show, without draws. */
+export function answerView(raw: unknown): Checked<AnsweredView> {
+  const draft = answerDraft(raw, null);
+  return draft.ok ? { ok: true, value: draft.value.view(0) } : draft;
 }

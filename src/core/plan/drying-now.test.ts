@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../tests/support/briefs';
-import { answerView } from './answer-view';
+import { answerDraft, answerView } from './answer-view';
 import { chancesAt, dryingNow } from './drying-now';
 import { sectionsToFeel } from './sections-to-feel';
 import { layOutDay } from '../schedule/backward';
 import { dryingMethods } from '../drying-methods';
 import { wearDayNumber } from '../wear/wear-day-number';
 
-const answered = answerView(aBrief(), null);
+const answered = answerView(aBrief());
 if (!answered.ok) throw new Error('the usual brief must be readable');
 const { view, drawn } = answered.value;
 const zoneOf = (number: number) => drawn[number - 1]!.zone;
@@ -40,10 +40,23 @@ describe('a drying head as it is felt', () => {
   });
 
   it('keeps the layout when only other choices change', () => {
-    const again = answerView(aBrief({ set: { layers: [] } }), answered.value.kept);
-    expect(again.ok && again.value.kept).toBe(answered.value.kept);
-    const other = answerView(aBrief({ set: { sections: 20 } }), answered.value.kept);
+    const asked = answerDraft(aBrief(), null);
+    if (!asked.ok) throw new Error('the usual brief must be readable');
+    const again = answerDraft(aBrief({ set: { layers: [] } }), asked.value);
+    expect(again.ok && again.value.layout).toBe(asked.value.layout);
+    const other = answerDraft(aBrief({ set: { sections: 20 } }), asked.value);
     expect(other.ok && other.value.drawn).toHaveLength(20);
+  });
+
+  it('the first heads stay the same when more are drawn', () => {
+    const asked = answerDraft(aBrief(), null);
+    if (!asked.ok) throw new Error('the usual brief must be readable');
+    asked.value.drawTo(60);
+    const early = asked.value.view(60).view.plan.drying;
+    asked.value.drawTo(120);
+    expect(asked.value.view(60).view.plan.drying).toEqual(early);
+    expect(asked.value.view(120).view.plan.drying.draws).toBe(120);
+    expect(asked.value.view(0).view.plan.drying.draws).toBe(0);
   });
 });
 

@@ -4,7 +4,7 @@ import type { RateBelief, TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { ScheduleBlock } from '../schedule/backward';
-import type { Bundle } from '../techniques/bundle';
+import type { HairInSet } from '../techniques/bundle';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
 import type { Forecast } from './forecast';
 import type { SectionPlan } from './section-forecasts';
@@ -25,10 +25,10 @@ export interface ForecastView {
   readonly dryingWindowH: number | null;
   readonly prepMin: number;
   /** The section that fills its rod most; null without rods. */
-  readonly fullestBundle: Bundle | null;
+  readonly fullestBundle: HairInSet | null;
 }
 
-function fullestBundle(sections: readonly SectionPlan[]): Bundle | null {
+function fullestBundle(sections: readonly SectionPlan[]): HairInSet | null {
   const onRods = sections.filter((section) => section.form.fit !== null);
   return (
     onRods.reduce<SectionPlan | null>(
@@ -62,3 +62,7 @@ export function forecastView(forecast: Forecast): ForecastView {
     fullestBundle: fullestBundle(forecast.sections),
   };
 }
+
+/** A view that starts from the belief a set was begun with, where that was kept. */
+export const withBelief = (view: ForecastView, belief: RateBelief | null): ForecastView =>
+  belief ? { ...view, dryTimes: { ...view.dryTimes, belief } } : view;

@@ -1,5 +1,6 @@
 import 'server-only';
 import { answerView } from '@/core/plan/answer-view';
+import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { findSet, listSets } from '@/server/db/rows/sets';
 
@@ -16,8 +17,9 @@ export const loadChair = (id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = answerView(set.brief, null);
+    const answer = answerView(set.brief);
     if (!answer.ok) return null;
-    const { view, drawn } = answer.value;
-    return { set, view, drawn, timeZone: actor.studio.timeZone, nowMs };
+    const { drawn } = answer.value;
+    const view = withBelief(answer.value.view, set.dryingBelief);
+    return { set, view, drawn, partPath: answer.value.partPath, timeZone: actor.studio.timeZone, nowMs };
   });

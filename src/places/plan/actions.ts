@@ -7,8 +7,9 @@ import { action } from '@/server/action';
 import { findHead, sameMeasure } from '@/server/db/rows/heads';
 import { createPlan, findPlan, savePlan as savePlanRow, setPlanStatus } from '@/server/db/rows/plans';
 import { startSet as startSetRow } from '@/server/db/rows/sets';
+import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
-import { bookPlanInput, newPlanInput, planIdInput, savePlanInput } from './plan-input';
+import { bookPlanInput, handUnitsInput, newPlanInput, planIdInput, savePlanInput } from './plan-input';
 import { usualPlan } from './usual-plan';
 
 /** Makes a plan for a head from what is usual, and answers its id. */
@@ -83,6 +84,7 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
         brief: plan.brief,
         forecast: given.plan,
         modelVersion: MODEL_VERSION,
+        dryingBelief: given.drying.belief,
         sections: given.sections.map(({ number, zone, side, areaCm2, hairCount, installMin }) => ({
           number,
           zone,
@@ -107,4 +109,10 @@ export const bookPlan = action(bookPlanInput, async ({ input, actor, database })
   await database.write((tx) => setPlanStatus(tx, actor.studio.id, input.id, status));
   revalidatePath('/');
   return { isBooked: input.isBooked };
+});
+
+/** Keeps what one pump, dime or teaspoon weighs in this studio. */
+export const saveHandUnits = action(handUnitsInput, async ({ input, actor, database }) => {
+  await database.write((tx) => saveHandUnitsRow(tx, actor.studio.id, input.handUnits));
+  return { handUnits: input.handUnits };
 });

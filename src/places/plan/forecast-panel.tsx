@@ -1,142 +1,255 @@
 'use client';
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState, type ReactNode } from 'react';
+import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
+import { inHands } from '@/core/products/dose';
+import { productRoles, type RoleId } from '@/core/products';
+import { techniqueOf, type TechniqueId } from '@/core/techniques';
+import type { TopicId } from '@/core/explain/topics';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import type { Reason } from '@/core/wear/reason';
 import {
   formatAboutClock,
+  formatChance,
   formatClock,
   formatDay,
   formatDays,
   formatDiameter,
+  formatHands,
   formatHours,
   formatIndex,
   formatLength,
   formatMass,
   formatMinutes,
-  formatChance,
   formatSigned,
+  type UnitSystem,
 } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import styles from './forecast-panel.module.css';
+import type { Refining } from './use-forecast';
+
+const HowWeKnow = dynamic(() => import('@/ui/how-we-know/how-we-know').then((module) => module.HowWeKnow));
 
 const HOUR_MS = 3_600_000;
 /** A range a quarter either way (set-geometry §12). */
 const CURL_RANGE = 0.25;
 const MOST_REASONS = 4;
+const QUADRANT_LABEL: Readonly<Record<PlanFile['drying']['waiting'][number]['quadrant'], string>> = {
+  'back-left': 'back left',
+  'back-right': 'back right',
+  'front-left': 'front left',
+  'front-right': 'front right',
+};
 
-/** What will come of the plan: the headline, the figures with their ranges, why, and what to mind. */
-export function ForecastPanel({
-  answer,
-  meanLengthCm,
-  ownCoilMm,
-  timeZone,
-  isWorking,
-}: {
-  answer: AnsweredView;
-  meanLengthCm: number;
-  ownCoilMm: number;
-  timeZone: string;
-  isWorking: boolean;
-}) {
-  const { units } = useUnits();
-  const { view } = answer;
-  const { plan } = view;
-  const { handsOn, result, daysPresentable, drying } = plan;
+export interface ForecastPanelProps {
+  readonly answer: AnsweredView;
+  readonly meanLengthCm: number;
+  readonly ownCoilMm: number;
+  readonly timeZone: string;
+  readonly handUnits: WeighedUnits;
+  readonly isWorking: boolean;
+  readonly refining: Refining | null;
+  readonly onStop: () => void;
+}
+
+/** One figure of the panel: what it says, its range, and the list that pushed it. */
+interface FigureWords {
+  readonly name: string;
+  readonly value: string;
+  readonly unit?: string;
+  readonly note: string;
+  readonly why?: { readonly reasons: readonly Reason[]; readonly show: (effect: number) => string };
+}
+
+const asPoints = (effect: number) => formatSigned(effect);
+const asPercent = (effect: number) => `${formatSigned((effect - 1) * 100, 0)} %`;
+
+/** Every figure of a plan in words, by its topic. */
+function figuresOf(
+  { answer, meanLengthCm, ownCoilMm, handUnits }: ForecastPanelProps,
+  units: UnitSystem,
+): Partial<Record<TopicId, FigureWords>> {
+  const { plan } = answer.view;
+  const { handsOn, result, daysPresentable } = plan;
   const hands = handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin;
   const product = plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
   const curl = result.curlDiameterMm;
+  const { curlName } = techniqueOf(plan.sections[0]!.technique as TechniqueId);
+  const upTo = (low: number, high: number) => `${formatIndex(low)} to ${formatIndex(high)}`;
+  const perZone = Object.values(result.visibleLengthCm);
+  const [shortest, longest] = [Math.min(...perZone), Math.max(...perZone)];
+  return {
+    handsOn: {
+      name: 'Hands-on',
+      value: formatMinutes(hands),
+      note: `set ${formatMinutes(handsOn.installMin.p50)} (${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}), undo ${formatMinutes(handsOn.takedownMin + handsOn.separatingMin)}`,
+    },
+    days: {
+      name: 'Lasts',
+      value: formatDays(daysPresentable.p50),
+      note: `${Math.round(daysPresentable.p10)} to ${Math.round(daysPresentable.p90)}`,
+      why: { reasons: daysPresentable.why, show: asPercent },
+    },
+    curl: {
+      name: curlName === 'curl' ? 'Curl' : curlName === 'wave' ? 'Wave' : 'Crimp',
+      value: formatDiameter(curl, units),
+      note: `${formatDiameter(curl * (1 - CURL_RANGE), units)} to ${formatDiameter(curl * (1 + CURL_RANGE), units)}, own coil ${formatDiameter(ownCoilMm, units)}`,
+    },
+    shows: {
+      name: 'Shows',
+      value: formatLength(result.stretch * meanLengthCm, units),
+      note: `of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %${longest - shortest > 1 ? `; ${formatLength(shortest, units)} to ${formatLength(longest, units)} by zone` : ''}`,
+    },
+    definition: {
+      name: 'Definition',
+      value: formatIndex(result.definition.p50),
+      unit: 'of 10',
+      note: upTo(result.definition.p10, result.definition.p90),
+      why: { reasons: result.definition.why, show: asPoints },
+    },
+    frizz: {
+      name: 'Frizz',
+      value: formatIndex(result.frizz.p50),
+      unit: 'of 10',
+      note: `${upTo(result.frizz.p10, result.frizz.p90)}; volume ${formatIndex(result.volume)}`,
+      why: { reasons: result.frizz.why, show: asPoints },
+    },
+    product: {
+      name: 'Product',
+      value: formatMass(product, units),
+      note:
+        plan.doses
+          .map((dose) => {
+            const role = dose.role as RoleId;
+            const { unit, amount } = inHands(role, dose.grams, handUnits);
+            return `${productRoles[role].label.toLowerCase()} ${formatMass(dose.grams, units)}, ${formatHands(amount, handUnitTable[unit].noun)}`;
+          })
+          .join('; ') || 'nothing on it',
+    },
+  };
+}
+
+const SHOWN: readonly TopicId[] = ['handsOn', 'days', 'curl', 'shows', 'definition', 'frizz'];
+
+/** What will come of the plan: the headline, the figures with their ranges, why, and what to mind. */
+export function ForecastPanel(props: ForecastPanelProps) {
+  const { units } = useUnits();
+  const [asked, setAsked] = useState<TopicId | null>(null);
+  const { answer, timeZone, isWorking } = props;
+  const { plan } = answer.view;
+  const figures = figuresOf(props, units);
+  const askedFigure = asked ? figures[asked] : undefined;
+  const dryWords = dryFigure(answer, timeZone);
+  const planCautions = plan.cautions.filter((caution) => caution.shows.includes('plan'));
   return (
-    <div className={styles.panel} aria-busy={isWorking} aria-live="polite">
-      <DryHeadline answer={answer} timeZone={timeZone} />
-      <Cautions cautions={plan.cautions.filter((caution) => caution.severity !== 'note')} />
+    <div className={styles.panel} aria-busy={isWorking}>
+      <DryHeadline
+        answer={answer}
+        timeZone={timeZone}
+        words={dryWords}
+        refining={props.refining}
+        onStop={props.onStop}
+        onAsk={setAsked}
+      />
+      <Cautions cautions={planCautions.filter((caution) => caution.severity !== 'note')} />
       <dl className={styles.grid}>
-        <Figure
-          name="Hands-on"
-          value={formatMinutes(hands)}
-          note={`set ${formatMinutes(handsOn.installMin.p50)} (${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}), undo ${formatMinutes(handsOn.takedownMin)}`}
-        />
-        <Figure
-          name="Lasts"
-          value={formatDays(daysPresentable.p50)}
-          note={`${Math.round(daysPresentable.p10)} to ${Math.round(daysPresentable.p90)}`}
-        />
-        <Figure
-          name="Curl"
-          value={formatDiameter(curl, units)}
-          note={`${formatDiameter(curl * (1 - CURL_RANGE), units)} to ${formatDiameter(curl * (1 + CURL_RANGE), units)}, own coil ${formatDiameter(ownCoilMm, units)}`}
-        />
-        <Figure
-          name="Shows"
-          value={formatLength(result.stretch * meanLengthCm, units)}
-          note={`of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %`}
-        />
-        <Figure
-          name="Definition"
-          value={formatIndex(result.definition.p50)}
-          unit="of 10"
-          note={`${formatIndex(result.definition.p10)} to ${formatIndex(result.definition.p90)}; frizz ${formatIndex(result.frizz.p50)}, volume ${formatIndex(result.volume)}`}
-        />
-        <Figure
-          name="Product"
-          value={formatMass(product, units)}
-          note={
-            plan.doses
-              .map((dose) => `${dose.role.replace('-', ' ')} ${formatMass(dose.grams, units)}`)
-              .join(', ') || 'nothing on it'
-          }
-        />
+        {SHOWN.map((topic) => {
+          const figure = figures[topic];
+          return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
+        })}
+        {figures.product && <Figure topic="product" words={figures.product} onAsk={setAsked} isWide />}
       </dl>
-      <Why
-        title="Why this definition"
-        reasons={result.definition.why}
-        show={(effect) => formatSigned(effect)}
-      />
-      <Why
-        title="Why this many days"
-        reasons={daysPresentable.why}
-        show={(effect) => `${formatSigned((effect - 1) * 100, 0)} %`}
-      />
-      {drying.remistEveryMin !== null && drying.remistEveryMin < handsOn.installMin.p50 && (
-        <p className={styles.note}>
-          Waiting hair dries out after about {formatMinutes(drying.remistEveryMin)}: mist it before its turn.
-        </p>
+      <Why title="Why this definition" words={figures.definition} />
+      <Why title="Why this many days" words={figures.days} />
+      <Waiting plan={plan} onAsk={setAsked} />
+      <Cautions cautions={planCautions.filter((caution) => caution.severity === 'note')} />
+      {asked !== null && (
+        <HowWeKnow
+          topic={asked}
+          now={
+            asked === 'dry' || !askedFigure
+              ? `${dryWords.value} ${dryWords.note}`
+              : `${askedFigure.name}: ${askedFigure.value}${askedFigure.unit ? ` ${askedFigure.unit}` : ''}; ${askedFigure.note}`
+          }
+          why={askedFigure?.why ? <Why title="What pushed it" words={askedFigure} all /> : null}
+          onClose={() => setAsked(null)}
+        />
       )}
-      <Cautions cautions={plan.cautions.filter((caution) => caution.severity === 'note')} />
     </div>
   );
 }
 
-function DryHeadline({ answer, timeZone }: { answer: AnsweredView; timeZone: string }) {
+/** Dry to the root: by the clock where the day is laid out, else in hours. */
+function dryFigure({ view }: AnsweredView, timeZone: string): { value: string; note: string } {
+  const { dryAfterH } = view.plan.drying;
+  const start = view.blocks.find((block) => block.step === 'install')?.endMs;
+  if (start === undefined) {
+    return {
+      value: formatHours(dryAfterH.p50),
+      note: `after setting, between ${formatHours(dryAfterH.p10)} and ${formatHours(dryAfterH.p90)}`,
+    };
+  }
+  const at = (hours: number) => formatAboutClock(start + hours * HOUR_MS, timeZone);
+  return {
+    value: at(dryAfterH.p50),
+    note: `between ${at(dryAfterH.p10)} and ${at(dryAfterH.p90)}, ${formatDay(start + dryAfterH.p50 * HOUR_MS, timeZone)}`,
+  };
+}
+
+function DryHeadline({
+  answer,
+  timeZone,
+  words,
+  refining,
+  onStop,
+  onAsk,
+}: {
+  answer: AnsweredView;
+  timeZone: string;
+  words: { value: string; note: string };
+  refining: Refining | null;
+  onStop: () => void;
+  onAsk: (topic: TopicId) => void;
+}) {
   const { view, drawn } = answer;
   const { drying } = view.plan;
   const feel = sectionsToFeel(view.dryTimes, drawn);
   const feelWords =
     feel.length > 1 ? `${feel.slice(0, -1).join(', ')} and ${feel.at(-1)}` : String(feel[0] ?? '');
-  const dryStart = view.blocks.find((block) => block.step === 'install')?.endMs;
   const takedown = view.blocks.find((block) => block.step === 'takedown');
   const chance = drying.chanceDryAtWearBy;
   const tone = chance === null || chance >= 0.8 ? 'sure' : 'unsure';
   return (
     <>
-      <p className={styles.kicker}>Dry to the root</p>
-      {dryStart === undefined ? (
-        <p className={styles.headline}>
-          <strong>{formatHours(drying.dryAfterH.p50)}</strong>
+      <p className={styles.kicker}>
+        <Ask topic="dry" name="Dry to the root" onAsk={onAsk} />
+      </p>
+      <p className={styles.headline} aria-live="polite">
+        <strong>{words.value}</strong>
+        <span>{words.note}</span>
+      </p>
+      <div className={styles.refining} data-on={refining !== null}>
+        {refining ? (
+          <>
+            <progress max={refining.wanted} value={refining.drawn} aria-label="Heads drawn" />
+            <span>
+              {refining.drawn} of {refining.wanted} possible heads
+            </span>
+            <Button size="small" onClick={onStop}>
+              Stop
+            </Button>
+          </>
+        ) : (
           <span>
-            after setting, between {formatHours(drying.dryAfterH.p10)} and {formatHours(drying.dryAfterH.p90)}
+            {drying.draws > 0
+              ? `range from ${drying.draws.toLocaleString('en-GB')} possible heads`
+              : 'a first estimate of the range'}
           </span>
-        </p>
-      ) : (
-        <p className={styles.headline}>
-          <strong>{formatAboutClock(dryStart + drying.dryAfterH.p50 * HOUR_MS, timeZone)}</strong>
-          <span>
-            between {formatAboutClock(dryStart + drying.dryAfterH.p10 * HOUR_MS, timeZone)} and{' '}
-            {formatAboutClock(dryStart + drying.dryAfterH.p90 * HOUR_MS, timeZone)},{' '}
-            {formatDay(dryStart + drying.dryAfterH.p50 * HOUR_MS, timeZone)}
-          </span>
-        </p>
-      )}
+        )}
+      </div>
       <p className={styles.banner} data-tone={tone}>
         {chance === null || !takedown ? (
           <span>
@@ -155,6 +268,18 @@ function DryHeadline({ answer, timeZone }: { answer: AnsweredView; timeZone: str
   );
 }
 
+/** A name that opens how its number comes about. */
+const Ask = ({ topic, name, onAsk }: { topic: TopicId; name: string; onAsk: (topic: TopicId) => void }) => (
+  <button
+    type="button"
+    className={styles.ask}
+    aria-label={`${name}: how we know`}
+    onClick={() => onAsk(topic)}
+  >
+    {name}
+  </button>
+);
+
 function Cautions({ cautions }: { cautions: PlanFile['cautions'] }) {
   if (cautions.length === 0) return null;
   return (
@@ -162,22 +287,35 @@ function Cautions({ cautions }: { cautions: PlanFile['cautions'] }) {
       {cautions.map((caution) => (
         <li key={caution.code} data-severity={caution.severity}>
           {caution.text}
+          {caution.turnTo && <span className={styles.turnTo}> Ask {caution.turnTo}.</span>}
         </li>
       ))}
     </ul>
   );
 }
 
-function Figure({ name, value, unit, note }: { name: string; value: string; unit?: string; note: string }) {
+function Figure({
+  topic,
+  words,
+  onAsk,
+  isWide = false,
+}: {
+  topic: TopicId;
+  words: FigureWords;
+  onAsk: (topic: TopicId) => void;
+  isWide?: boolean;
+}) {
   return (
-    <div className={styles.figure}>
-      <dt>{name}</dt>
+    <div className={styles.figure} data-wide={isWide}>
+      <dt>
+        <Ask topic={topic} name={words.name} onAsk={onAsk} />
+      </dt>
       <dd>
         <span className={styles.value}>
-          {value}
-          {unit && <small> {unit}</small>}
+          {words.value}
+          {words.unit && <small> {words.unit}</small>}
         </span>
-        <span className={styles.range}>{note}</span>
+        <span className={styles.range}>{words.note}</span>
       </dd>
     </div>
   );
@@ -185,19 +323,20 @@ function Figure({ name, value, unit, note }: { name: string; value: string; unit
 
 function Why({
   title,
-  reasons,
-  show,
+  words,
+  all = false,
 }: {
   title: string;
-  reasons: readonly Reason[];
-  show: (effect: number) => string;
-}) {
-  if (reasons.length === 0) return null;
+  words: FigureWords | undefined;
+  all?: boolean;
+}): ReactNode {
+  if (!words?.why || words.why.reasons.length === 0) return null;
+  const { reasons, show } = words.why;
   return (
     <section className={styles.why}>
       <h2>{title}</h2>
       <ul>
-        {reasons.slice(0, MOST_REASONS).map((reason) => {
+        {(all ? reasons : reasons.slice(0, MOST_REASONS)).map((reason) => {
           const effect = show(reason.effect);
           return (
             <li key={reason.factor}>
@@ -205,6 +344,30 @@ function Why({
             </li>
           );
         })}
+      </ul>
+    </section>
+  );
+}
+
+/** Which clipped-away quarter dries out before its turn, and when to mist it. */
+function Waiting({ plan, onAsk }: { plan: PlanFile; onAsk: (topic: TopicId) => void }) {
+  const thirsty = plan.drying.waiting.filter(
+    (quarter) => quarter.mistAtMin.length > 0 || quarter.endsDryMin !== null,
+  );
+  if (thirsty.length === 0) return null;
+  return (
+    <section className={styles.why}>
+      <h2>
+        <Ask topic="mist" name="While it waits" onAsk={onAsk} />
+      </h2>
+      <ul>
+        {thirsty.map(({ quadrant, endsDryMin, mistAtMin }) => (
+          <li key={quadrant}>
+            {mistAtMin[0] !== undefined
+              ? `Mist the ${QUADRANT_LABEL[quadrant]} after ${formatMinutes(mistAtMin[0])}${mistAtMin.length > 1 ? `, and again every ${formatMinutes(mistAtMin[0])}` : ''}.`
+              : `The ends of the ${QUADRANT_LABEL[quadrant]} are dry after ${formatMinutes(endsDryMin ?? 0)}: wet them again.`}
+          </li>
+        ))}
       </ul>
     </section>
   );

@@ -1,7 +1,12 @@
 import type { z } from 'zod';
 import type { briefInput } from '@/core/formats/brief';
+import type { Zone } from '@/core/hair/zone';
+import { zoneShares } from '@/core/parting/zone-outlines';
 import { productRoles, type RoleId } from '@/core/products';
+import { toolKindOf } from '@/core/techniques/tool-kind-of';
 import { techniqueOf, techniques, type TechniqueId } from '@/core/techniques';
+import type { Technique } from '@/core/techniques/technique';
+import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
 
 /** A brief as the plan desk edits it. */
 export type DraftBrief = z.input<typeof briefInput>;
@@ -23,37 +28,61 @@ export interface ShelfProduct {
   readonly waterShare: number | null;
   readonly hold: number | null;
   readonly weight: number | null;
+  readonly hasProtein: boolean;
   readonly leftG: number | null;
 }
 
-/** A rod size as the plan desk offers it. */
-export interface ShelfRod {
+/** A size of tool as the plan desk offers it. */
+export interface ShelfTool {
   readonly id: string;
+  readonly kind: string;
   readonly diameterMm: number;
   readonly workingLengthMm: number;
   readonly owned: number;
   readonly swatch: string;
 }
 
-const FALLBACK_ROD = { diameterMm: 16, workingLengthMm: 80, owned: 0 };
+/** The tools of the shelf that a technique, or its ends, can take. */
+export const toolsFor = (shelf: readonly ShelfTool[], kind: ToolKindId | null): readonly ShelfTool[] =>
+  // Ends go on any small rod of the drawer.
+  shelf.filter((tool) => tool.kind === (kind === 'end-rod' ? 'rod' : kind));
+
+/** The kind of tool that a set takes, by technique and ends. */
+export const toolKindOfSet = (set: DraftSet): ToolKindId | null => {
+  const technique = techniqueOf(set.technique);
+  return toolKindOf(technique, set.endsMethod ?? technique.endsMethods[0]);
+};
 
 /** The set of a brief changed to another technique, with that technique's usual choices. */
-export function withTechnique(set: DraftSet, technique: TechniqueId, rods: readonly ShelfRod[]): DraftSet {
-  if (set.technique === technique) return set;
+export function withTechnique(
+  { parting, set }: DraftBrief,
+  technique: TechniqueId,
+  shelf: readonly ShelfTool[],
+): Partial<DraftBrief> {
+  if (set.technique === technique) return {};
   const next = techniqueOf(technique);
-  const rod = rods[Math.floor(rods.length / 2)];
+  const sizes = toolsFor(shelf, next.tool);
+  const usual = sizes[Math.floor(sizes.length / 2)];
+  // A pattern or a recipe belongs to the technique it was chosen for.
+  const kept = {
+    ...(parting?.part ? { part: parting.part } : {}),
+    ...(parting?.zoneSize ? { zoneSize: parting.zoneSize } : {}),
+  };
   return {
-    ...set,
-    technique,
-    sections: next.usualSections,
-    rootMethod: next.rootMethods[0],
-    endsMethod: next.endsMethods[0],
-    tool: next.tool ? (rod ? toolOf(rod) : FALLBACK_ROD) : null,
+    parting: kept,
+    set: {
+      ...set,
+      technique,
+      sections: next.usualSections,
+      rootMethod: next.rootMethods[0],
+      endsMethod: next.endsMethods[0],
+      tool: next.tool ? (usual ? toolOf(usual) : { ...toolKinds[next.tool].usual, owned: 0 }) : null,
+    },
   };
 }
 
-/** A rod of the shelf as a brief names it. */
-export const toolOf = ({ diameterMm, workingLengthMm, owned }: ShelfRod) => ({
+/** A tool of the shelf as a brief names it. */
+export const toolOf = ({ diameterMm, workingLengthMm, owned }: ShelfTool) => ({
   diameterMm,
   workingLengthMm,
   owned,
@@ -66,6 +95,7 @@ export function layerOf(product: ShelfProduct): DraftLayer {
     ...(product.waterShare === null ? {} : { waterShare: product.waterShare }),
     ...(product.hold === null ? {} : { hold: product.hold }),
     ...(product.weight === null ? {} : { weight: product.weight }),
+    ...(product.hasProtein ? { protein: true } : {}),
   };
 }
 
@@ -88,4 +118,32 @@ export function moved<T>(items: readonly T[], from: number, to: number): T[] {
   const [item] = next.splice(from, 1);
   next.splice(to, 0, item!);
   return next;
+}
+
+/** The motif of a section by what is done there; of the whole set where an old record does not say. */
+export const motifOfSection = (
+  sections: readonly { readonly technique?: string }[],
+  number: number,
+): Technique['motif'] | null => {
+  const id = sections[number - 1]?.technique;
+  return id && id in techniques ? techniqueOf(id as TechniqueId).motif : null;
+};
+
+type ZoneDraft = NonNullable<NonNullable<DraftSet['zones']>[Zone]>;
+
+/**
+ * A brief with one zone done differently, or like the rest again. A zone of its own technique is parted for
+ * itself: as finely as the scalp there would be with that technique's usual number on the head.
+ */
+export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): Partial<DraftBrief> {
+  const zones = { ...brief.set.zones };
+  if (own === null) delete zones[zone];
+  else {
+    const technique = techniqueOf(own.technique ?? brief.set.technique);
+    zones[zone] = {
+      ...own,
+      sections: own.sections ?? Math.max(1, Math.round(technique.usualSections * zoneShares()[zone])),
+    };
+  }
+  return { set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined } };
 }

@@ -15,10 +15,18 @@ import { formatArea, formatMinutes } from '@/ui/format';
 import { FlipIcon, MinusIcon, PlusIcon, RedoIcon, UndoIcon } from '@/ui/icons';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { useUnits } from '@/ui/units-context';
-import { bookPlan, readMeasurement, startSet } from './actions';
+import type { WeighedUnits } from '@/core/products/hand-units';
+import { PART_LABEL } from '@/core/parting/pattern';
+import { bookPlan, readMeasurement, saveHandUnits, startSet } from './actions';
 import { PlanChoices } from './choices/plan-choices';
 import { ForecastPanel } from './forecast-panel';
-import { sectionsLabel, type PlanContent, type ShelfProduct, type ShelfRod } from './plan-content';
+import {
+  motifOfSection,
+  sectionsLabel,
+  type PlanContent,
+  type ShelfProduct,
+  type ShelfTool,
+} from './plan-content';
 import styles from './plan-desk.module.css';
 import { useDraft, type KeptState } from './use-draft';
 import { useForecast } from './use-forecast';
@@ -31,7 +39,8 @@ export interface PlanDeskProps {
   readonly isBooked: boolean;
   readonly hasNewerMeasurement: boolean;
   readonly products: readonly ShelfProduct[];
-  readonly rods: readonly ShelfRod[];
+  readonly tools: readonly ShelfTool[];
+  readonly handUnits: WeighedUnits;
   readonly timeZone: string;
   readonly first: Checked<AnsweredView>;
   readonly nowMs: number;
@@ -57,6 +66,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
   const [isBooked, setBooked] = useState(props.isBooked);
   const [isStarting, setStarting] = useState(false);
+  const [handUnits, setHandUnits] = useState(props.handUnits);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -107,6 +117,11 @@ export function PlanDesk(props: PlanDeskProps) {
     const answer = await bookPlan({ id: props.id, isBooked: !isBooked });
     if (answer.ok) setBooked(answer.value.isBooked);
     else setRefusals(answer.errors);
+  };
+  const weigh = async (weighed: WeighedUnits) => {
+    setHandUnits(weighed);
+    const answer = await saveHandUnits({ handUnits: weighed });
+    if (!answer.ok) setRefusals(answer.errors);
   };
   const takeNewMeasurement = async () => {
     const answer = await readMeasurement({ id: props.id });
@@ -200,7 +215,9 @@ export function PlanDesk(props: PlanDeskProps) {
           plan={plan}
           fullestBundle={live.answer?.view.fullestBundle ?? null}
           products={props.products}
-          rods={props.rods}
+          tools={props.tools}
+          handUnits={handUnits}
+          onWeighed={weigh}
           onChange={edit}
         />
       </section>
@@ -217,11 +234,12 @@ export function PlanDesk(props: PlanDeskProps) {
         <div className={styles.drawing}>
           {live.answer && (
             <CrownMap
-              name={`${technique.label}, ${live.answer.drawn.length} sections, no part`}
+              name={`${technique.label}, ${live.answer.drawn.length} sections, ${PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase()}`}
               sections={live.answer.drawn}
               skin={props.head.skinTone}
               hair={props.head.hairTone}
-              motif={technique.motif}
+              motifOf={(number) => motifOfSection(plan?.sections ?? [], number)}
+              partPath={live.answer.partPath}
               turned={turned}
               detailOf={(section) => {
                 const own = plan?.sections[section.number - 1];
@@ -261,7 +279,10 @@ export function PlanDesk(props: PlanDeskProps) {
             meanLengthCm={meanLengthCm}
             ownCoilMm={brief.head.naturalCoilDiameterMm ?? 8}
             timeZone={props.timeZone}
+            handUnits={handUnits}
             isWorking={live.isWorking}
+            refining={live.refining}
+            onStop={live.stop}
           />
         ) : (
           <p>The forecast appears once the plan adds up. What is missing is said above.</p>

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { briefInput } from '@/core/formats/brief';
+import { bounded } from '@/core/formats/field';
+import { HAND_UNIT_IDS } from '@/core/products/hand-units';
 
 const id = z.string().min(1).max(64);
 
@@ -15,3 +17,8 @@ export const savePlanInput = z.strictObject({
 export const planIdInput = z.strictObject({ id });
 export const newPlanInput = z.strictObject({ headId: id });
 export const bookPlanInput = z.strictObject({ id, isBooked: z.boolean() });
+
+/** What one pump, dime or teaspoon weighs here, g. */
+export const handUnitsInput = z.strictObject({
+  handUnits: z.partialRecord(z.enum(HAND_UNIT_IDS), bounded('what one weighs', 0.05, 30, 'g')),
+});

@@ -1,6 +1,5 @@
 import 'server-only';
-import type { Checked } from '@/core/formats/field-error';
-import { answerView, type AnsweredView } from '@/core/plan/answer-view';
+import { answerView } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
 import { findHead, listHeads } from '@/server/db/rows/heads';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
@@ -13,18 +12,15 @@ export const loadPlan = (id: string) =>
     const plan = await findPlan(database.db, studioId, id);
     const head = plan && (await findHead(database.db, studioId, plan.headId));
     if (!plan || !head) return null;
-    const answered = answerView(plan.brief, null);
-    const first: Checked<AnsweredView> = answered.ok
-      ? { ok: true, value: { view: answered.value.view, drawn: answered.value.drawn } }
-      : answered;
     return {
       plan,
       head,
       hasNewerMeasurement: head.measurement.id !== plan.measurementId,
       products: await listProducts(database.db, studioId),
-      rods: await listTools(database.db, studioId, 'rod'),
+      tools: await listTools(database.db, studioId),
+      handUnits: actor.studio.handUnits,
       timeZone: actor.studio.timeZone,
-      first,
+      first: answerView(plan.brief),
       nowMs,
     };
   });

@@ -1,48 +1,78 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { startForecaster, type Forecaster } from '@/workers/client';
 import type { DraftBrief } from './plan-content';
+
+/** How far the drawing of heads is; null when it rests. */
+export interface Refining {
+  readonly drawn: number;
+  readonly wanted: number;
+}
 
 export interface LiveForecast {
   /** The newest answer; the last good one while the brief does not add up. */
   readonly answer: AnsweredView | null;
   readonly errors: readonly FieldError[];
   readonly isWorking: boolean;
+  readonly refining: Refining | null;
+  /** Stops drawing heads; the numbers stay as they are. */
+  readonly stop: () => void;
 }
 
-/** Re-forecasts in a worker on every change of the brief; the page never waits for it. */
+/** Hands that are still changing things get quick answers only. */
+const SETTLED_MS = 350;
+
+/** Re-forecasts in a worker on every change of the brief, then refines it; the page never waits for it. */
 export function useForecast(brief: DraftBrief, first: Checked<AnsweredView>): LiveForecast {
-  const [live, setLive] = useState<LiveForecast>({
+  const [live, setLive] = useState<Omit<LiveForecast, 'stop'>>({
     answer: first.ok ? first.value : null,
     errors: first.ok ? [] : first.errors,
     isWorking: false,
+    refining: null,
   });
   const forecaster = useRef<Forecaster | null>(null);
-  const asked = useRef(brief);
 
   useEffect(() => {
     const started = startForecaster();
     forecaster.current = started;
-    return () => started.stop();
+    return () => started.end();
   }, []);
 
   useEffect(() => {
-    if (asked.current === brief) return;
-    asked.current = brief;
+    let isOver = false;
+    let settled: ReturnType<typeof setTimeout> | undefined;
     const working = setTimeout(() => setLive((was) => ({ ...was, isWorking: true })), 150);
+    const refine = () =>
+      void forecaster.current?.refine(({ answer, drawn, wanted }) => {
+        if (isOver) return;
+        setLive((was) => ({
+          ...was,
+          answer: answer ?? was.answer,
+          refining: drawn < wanted ? { drawn, wanted } : null,
+        }));
+      });
     void forecaster.current?.ask(brief).then((result) => {
       clearTimeout(working);
-      if (!result) return;
+      if (!result || isOver) return;
       setLive((was) =>
         result.ok
-          ? { answer: result.value, errors: [], isWorking: false }
-          : { answer: was.answer, errors: result.errors, isWorking: false },
+          ? { answer: result.value, errors: [], isWorking: false, refining: null }
+          : { answer: was.answer, errors: result.errors, isWorking: false, refining: null },
       );
+      if (result.ok) settled = setTimeout(refine, SETTLED_MS);
     });
-    return () => clearTimeout(working);
+    return () => {
+      isOver = true;
+      clearTimeout(working);
+      clearTimeout(settled);
+    };
   }, [brief]);
 
-  return live;
+  const stop = useCallback(() => {
+    forecaster.current?.rest();
+    setLive((was) => ({ ...was, refining: null }));
+  }, []);
+  return { ...live, stop };
 }

@@ -15,7 +15,7 @@ import {
 } from '@/ui/format';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { Page, Part } from '@/ui/shell/page';
-import { sectionsLabel } from '../plan/plan-content';
+import { motifOfSection, sectionsLabel } from '../plan/plan-content';
 import type { loadWear } from '../wear/queries';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
 import styles from './set-page.module.css';
@@ -54,7 +54,7 @@ function happenedWords(row: OutcomeRow): string {
 }
 
 /** One set: what was forecast, and what happened. */
-export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
+export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
   const state = runState(set.events, set.sections.length);
   const { installedAtMs } = state;
@@ -163,7 +163,8 @@ export function SetPage({ set, view, drawn, timeZone, nowMs }: Loaded) {
             sections={drawn}
             skin={set.skinTone}
             hair={set.hairTone}
-            motif={technique.motif}
+            partPath={partPath}
+            motifOf={(number) => motifOfSection(set.forecast.sections, number)}
           />
         </div>
       </div>

@@ -1,6 +1,7 @@
 import 'server-only';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerView } from '@/core/plan/answer-view';
+import { withBelief } from '@/core/plan/forecast-view';
 import { chancesAt, dryingNow } from '@/core/plan/drying-now';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { query } from '@/server/action';
@@ -20,10 +21,10 @@ export const loadToday = () =>
         .filter((set) => set.installedAtMs !== null)
         .map(async (set) => {
           const record = await findSet(database.db, studioId, set.id);
-          const answer = answerView(set.brief, null);
+          const answer = answerView(set.brief);
           if (!record || !answer.ok || set.installedAtMs === null) return null;
           const installedAtMs = set.installedAtMs;
-          const { dryTimes, plan } = answer.value.view;
+          const { dryTimes, plan } = withBelief(answer.value.view, record.dryingBelief);
           const now = dryingNow(
             dryTimes,
             record.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),

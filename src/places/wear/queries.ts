@@ -16,11 +16,12 @@ export const loadWear = (id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = answerView(set.brief, null);
+    const answer = answerView(set.brief);
     return {
       set,
       view: answer.ok ? answer.value.view : null,
       drawn: answer.ok ? answer.value.drawn : [],
+      partPath: answer.ok ? answer.value.partPath : null,
       timeZone: actor.studio.timeZone,
       nowMs,
     };

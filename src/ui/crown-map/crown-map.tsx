@@ -2,10 +2,10 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
-import type { Technique } from '@/core/techniques/technique';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
 import { HEAD_DRAWING } from './head-drawing';
+import { Motif, MOTIF_ROOM, type MotifKind } from './motif';
 import { stateWords, wetStep, type SectionState } from './section-state';
 import { hairTone, skinTone } from './tones';
 
@@ -15,7 +15,10 @@ export interface CrownMapProps {
   readonly sections: readonly DrawnSection[];
   readonly skin: string;
   readonly hair: string;
-  readonly motif?: Technique['motif'] | null;
+  /** Says the technique of a section without colour; none at the chair, where states are drawn. */
+  readonly motifOf?: (number: number) => MotifKind | null;
+  /** The part that is worn. */
+  readonly partPath?: string | null;
   readonly stateOf?: (number: number) => SectionState;
   /** Text in place of the number. */
   readonly labelOf?: (section: DrawnSection) => string;
@@ -34,7 +37,7 @@ const DIGIT_PAUSE_MS = 700;
 
 /** The scalp from above, sections numbered in working order. One map for every place. */
 export function CrownMap(props: CrownMapProps) {
-  const { sections, stateOf = () => PLAIN, turned = false, motif = null, onPick } = props;
+  const { sections, stateOf = () => PLAIN, motifOf = () => null, turned = false, onPick } = props;
   const [focused, setFocused] = useState(1);
   const nodes = useRef(new Map<number, SVGGElement>());
   const typed = useRef({ digits: '', atMs: 0 });
@@ -79,7 +82,6 @@ export function CrownMap(props: CrownMapProps) {
       viewBox={`0 0 ${DRAWING.width} ${DRAWING.height}`}
       role="group"
       aria-label={props.name}
-      data-motif={motif ?? undefined}
     >
       <defs>
         <radialGradient id={`${id}light`} cx="50%" cy="46%" r="62%">
@@ -160,7 +162,7 @@ export function CrownMap(props: CrownMapProps) {
               {state.kind === 'drying' && (
                 <path d={section.path} fill={`url(#${id}wet${wetStep(state.chanceDry)})`} />
               )}
-              <Motif section={section} motif={motif} stroke={hair.stroke} />
+              <Motif section={section} kind={motifOf(section.number)} stroke={hair.stroke} />
               {state.kind === 'in-hand' && (
                 <path d={section.path} className={styles.inHand} clipPath={`url(#${id}c${section.number})`} />
               )}
@@ -173,6 +175,12 @@ export function CrownMap(props: CrownMapProps) {
           );
         })}
         <path d={HAIRLINE} fill={`url(#${id}light)`} pointerEvents="none" />
+        {props.partPath && (
+          <>
+            <path d={props.partPath} className={styles.part} stroke={hair.stroke} />
+            <path d={props.partPath} className={styles.partCore} />
+          </>
+        )}
         <path d={HAIRLINE} className={styles.hairline} stroke={hair.stroke} />
       </g>
       <g className={styles.labels} aria-hidden="true">
@@ -183,7 +191,7 @@ export function CrownMap(props: CrownMapProps) {
             text={props.labelOf?.(section) ?? String(section.number)}
             state={stateOf(section.number)}
             turned={turned}
-            hasMotif={motif !== null}
+            hasMotif={motifOf(section.number) !== null && section.spine === null}
           />
         ))}
       </g>
@@ -202,50 +210,6 @@ export function CrownMap(props: CrownMapProps) {
         </text>
       </g>
     </svg>
-  );
-}
-
-/** Says the technique without colour: a rope of slanted leaves, or a rod with wraps. */
-function Motif({
-  section,
-  motif,
-  stroke,
-}: {
-  section: DrawnSection;
-  motif: CrownMapProps['motif'];
-  stroke: string;
-}) {
-  const r = section.clearRadius;
-  if (!motif || r < 7.5) return null;
-  const y = section.y + r * 0.58;
-  if (motif === 'rope') {
-    const leaf = r * 0.17;
-    return (
-      <g className={styles.motif} stroke={stroke}>
-        {[-2, -1, 0, 1, 2].map((i) => (
-          <ellipse
-            key={i}
-            cx={section.x + i * leaf * 1.5}
-            cy={y}
-            rx={leaf * 0.62}
-            ry={leaf * 1.25}
-            transform={`rotate(28 ${section.x + i * leaf * 1.5} ${y})`}
-          />
-        ))}
-      </g>
-    );
-  }
-  const half = r * 0.72;
-  const thick = r * 0.17;
-  return (
-    <g className={styles.motif} stroke={stroke}>
-      <rect x={section.x - half} y={y - thick} width={2 * half} height={2 * thick} rx={thick} />
-      {[-2, -1, 0, 1, 2].map((i) => {
-        const x = section.x + (i * half) / 2.9;
-        const lean = section.winding === 'to-left' ? -thick * 0.5 : thick * 0.5;
-        return <path key={i} d={`M${x - lean} ${y - thick}L${x + lean} ${y + thick}`} />;
-      })}
-    </g>
   );
 }
 
@@ -270,7 +234,7 @@ function SectionLabel({
   if (r * 1.1 < SMALLEST_LABEL) return null;
   const x = turned ? 2 * DRAWING.poleX - section.x : section.x;
   const y = turned ? 2 * DRAWING.poleY - section.y : section.y;
-  const lift = hasMotif && r >= 7.5 ? r * 0.14 : 0;
+  const lift = hasMotif && r >= MOTIF_ROOM ? r * 0.14 : 0;
   const mark =
     state.kind === 'done'
       ? '✓'

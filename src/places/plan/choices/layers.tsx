@@ -3,7 +3,16 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { productRoles, ROLE_IDS } from '@/core/products';
 import type { PlanFile } from '@/core/formats/plan-file';
-import { formatMass } from '@/ui/format';
+import {
+  HAND_UNIT_IDS,
+  handUnitG,
+  handUnits as handUnitTable,
+  type HandUnitId,
+  type WeighedUnits,
+} from '@/core/products/hand-units';
+import { inHands } from '@/core/products/dose';
+import { NumberField } from '@/ui/fields/number-field';
+import { formatHands, formatMass, type UnitSystem } from '@/ui/format';
 import { CloseIcon, DownIcon, UpIcon } from '@/ui/icons';
 import { useUnits } from '@/ui/units-context';
 import { layerName, layerOf, moved, type DraftLayer, type ShelfProduct } from '../plan-content';
@@ -14,11 +23,23 @@ export interface LayersProps {
   readonly productIds: readonly (string | null)[];
   readonly shelf: readonly ShelfProduct[];
   readonly doses: PlanFile['doses'];
+  readonly handUnits: WeighedUnits;
+  readonly onWeighed: (weighed: WeighedUnits) => void;
   readonly onChange: (layers: DraftLayer[], productIds: (string | null)[]) => void;
 }
 
+const doseWords = (
+  role: DraftLayer['role'],
+  dose: PlanFile['doses'][number],
+  weighed: WeighedUnits,
+  units: UnitSystem,
+) => {
+  const { unit, amount } = inHands(role, dose.grams, weighed);
+  return `, ${formatMass(dose.grams, units)} for the head, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
+};
+
 /** The layers in the order they go on, each with its dose for the head. */
-export function Layers({ layers, productIds, shelf, doses, onChange }: LayersProps) {
+export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed, onChange }: LayersProps) {
   const { units } = useUnits();
   const move = (from: number, to: number) => onChange(moved(layers, from, to), moved(productIds, from, to));
   const remove = (at: number) =>
@@ -46,8 +67,14 @@ export function Layers({ layers, productIds, shelf, doses, onChange }: LayersPro
                 {name}
                 <span className={styles.dose}>
                   {productRoles[layer.role].label.toLowerCase()}
-                  {doses[i] ? `, ${formatMass(doses[i].grams, units)} for the head` : ''}
+                  {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
                 </span>
+                {doses[i] && doses[i].amount !== 'right' && (
+                  <span className={styles.flag}>
+                    {doses[i].amount === 'much' ? 'much' : 'little'} for this hair:{' '}
+                    {formatMass(doses[i].recommendedGrams, units)} is usual
+                  </span>
+                )}
               </span>
               <IconButton
                 size="small"
@@ -100,6 +127,57 @@ export function Layers({ layers, productIds, shelf, doses, onChange }: LayersPro
         Two schools: leave-in, cream, then oil; or leave-in, oil, then cream. Never oil first, it seals in
         whatever is under it.
       </p>
+      <details className={styles.details}>
+        <summary>Take another amount</summary>
+        {layers.map((layer, i) => (
+          <NumberField
+            key={`${i}-${layer.role}`}
+            label={`${layerName(layer, productIds[i] ?? null, shelf)}, for the head`}
+            unit="g"
+            value={Math.round((doses[i]?.grams ?? layer.grams ?? 0) * 10) / 10}
+            low={0}
+            high={500}
+            step={1}
+            onCommit={(grams) =>
+              onChange(
+                layers.map((own, j) => (j === i ? { ...own, grams } : own)),
+                [...productIds],
+              )
+            }
+          />
+        ))}
+        {layers.some((layer) => layer.grams !== undefined) && (
+          <Button
+            size="small"
+            onClick={() =>
+              onChange(
+                layers.map(({ grams: _, ...layer }) => layer),
+                [...productIds],
+              )
+            }
+          >
+            Back to the usual amounts
+          </Button>
+        )}
+      </details>
+      <details className={styles.details}>
+        <summary>Weigh my own pumps</summary>
+        <p className={styles.schools}>
+          Put ten on a scale and enter what they weigh. Every plan counts in your own units from then on.
+        </p>
+        {HAND_UNIT_IDS.map((unit) => (
+          <NumberField
+            key={unit}
+            label={`Ten ${handUnitTable[unit].noun[1]} weigh`}
+            unit="g"
+            value={Math.round(100 * handUnitG(unit, 1, handUnits)) / 10}
+            low={1}
+            high={200}
+            step={0.5}
+            onCommit={(grams) => onWeighed({ ...handUnits, [unit]: grams / 10 })}
+          />
+        ))}
+      </details>
       {layers.length > 1 && layers[0] && productRoles[layers[0].role].isSealant && (
         <Button size="small" onClick={() => move(0, layers.length - 1)}>
           Put the {productRoles[layers[0].role].label.toLowerCase()} last

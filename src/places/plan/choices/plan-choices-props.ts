@@ -1,14 +1,18 @@
 import type { PlanFile } from '@/core/formats/plan-file';
-import type { Bundle } from '@/core/techniques/bundle';
-import type { PlanContent, ShelfProduct, ShelfRod } from '../plan-content';
+import type { WeighedUnits } from '@/core/products/hand-units';
+import type { HairInSet } from '@/core/techniques/bundle';
+import type { PlanContent, ShelfProduct, ShelfTool } from '../plan-content';
 
 /** What the choices of a plan are given. */
 export interface PlanChoicesProps {
   readonly content: PlanContent;
   readonly plan: PlanFile | null;
-  /** The section that fills its rod most. */
-  readonly fullestBundle: Bundle | null;
+  /** The section that fills its tool most. */
+  readonly fullestBundle: HairInSet | null;
   readonly products: readonly ShelfProduct[];
-  readonly rods: readonly ShelfRod[];
+  readonly tools: readonly ShelfTool[];
+  /** Pumps, dimes and teaspoons as they were weighed here. */
+  readonly handUnits: WeighedUnits;
+  readonly onWeighed: (weighed: WeighedUnits) => void;
   readonly onChange: (content: PlanContent) => void;
 }

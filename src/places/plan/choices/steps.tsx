@@ -10,41 +10,21 @@ import {
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
 import { dryingMethods } from '@/core/drying-methods';
-import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { productRoles } from '@/core/products';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
-import type { Technique } from '@/core/techniques/technique';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { DateTimeField } from '@/ui/fields/date-time-field';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { TemperatureField } from '@/ui/fields/temperature-field';
-import {
-  formatArea,
-  formatDiameter,
-  formatHours,
-  formatIndex,
-  formatLocalTime,
-  formatTemperature,
-  type UnitSystem,
-} from '@/ui/format';
-import { layerName, sectionsLabel, withTechnique, type DraftBrief, type DraftSet } from '../plan-content';
+import { formatDiameter, formatHours, formatIndex, formatLocalTime, formatTemperature } from '@/ui/format';
+import { layerName, toolKindOfSet, toolsFor, withTechnique } from '../plan-content';
 import { DryingSteps } from './drying-steps';
 import { Layers } from './layers';
-import type { PlanChoicesProps } from './plan-choices-props';
-import { RodChoice } from './rod-choice';
-import type { ThreadStep } from './thread';
-
-interface StepContext extends PlanChoicesProps {
-  readonly brief: DraftBrief;
-  readonly set: DraftSet;
-  readonly technique: Technique;
-  readonly units: UnitSystem;
-  readonly changeBrief: (part: Partial<DraftBrief>) => void;
-  readonly changeSet: (part: Partial<DraftSet>) => void;
-}
-
-type PlanStep = (context: StepContext) => ThreadStep | null;
+import type { PlanStep } from './plan-step';
+import { toolKinds } from '@/core/techniques/tool-kind';
+import { partingStep, zonesStep } from './parting-steps';
+import { ToolChoice } from './tool-choice';
 
 const options = <K extends string>(
   ids: readonly K[],
@@ -53,7 +33,7 @@ const options = <K extends string>(
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
-const look: PlanStep = ({ set, technique, rods, changeBrief }) => ({
+const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
   id: 'look',
   title: 'Look',
   answer: technique.label,
@@ -64,9 +44,10 @@ const look: PlanStep = ({ set, technique, rods, changeBrief }) => ({
       value={set.technique}
       choices={TECHNIQUE_IDS.map((id) => {
         const { label, summary } = techniqueOf(id);
-        return { value: id, label, hint: summary };
+        // Thirteen summaries at once are a wall: only the chosen one explains itself.
+        return { value: id, label, hint: id === set.technique ? summary : null };
       })}
-      onChange={(id) => changeBrief({ set: withTechnique(set, id, rods) })}
+      onChange={(id) => changeBrief(withTechnique(brief, id, tools))}
     />
   ),
 });
@@ -85,7 +66,17 @@ const start: PlanStep = ({ set, changeSet }) => ({
   ),
 });
 
-const layers: PlanStep = ({ content, plan, products, brief, set, onChange, changeSet }) => {
+const layers: PlanStep = ({
+  content,
+  plan,
+  products,
+  handUnits,
+  onWeighed,
+  brief,
+  set,
+  onChange,
+  changeSet,
+}) => {
   const own = set.layers ?? [];
   const named = own
     .map((layer, i) => layerName(layer, content.layerProductIds[i] ?? null, products))
@@ -104,6 +95,8 @@ const layers: PlanStep = ({ content, plan, products, brief, set, onChange, chang
           productIds={content.layerProductIds}
           shelf={products}
           doses={plan?.doses ?? []}
+          handUnits={handUnits}
+          onWeighed={onWeighed}
           onChange={(next, layerProductIds) =>
             onChange({ ...content, brief: { ...brief, set: { ...set, layers: next } }, layerProductIds })
           }
@@ -122,43 +115,29 @@ const layers: PlanStep = ({ content, plan, products, brief, set, onChange, chang
   };
 };
 
-const sections: PlanStep = ({ set, plan, technique, units, changeSet }) => ({
-  id: 'sections',
-  title: 'Sections',
-  answer: sectionsLabel(set),
-  note: plan && `${formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each, equal hair`,
-  body: (
-    <NumberField
-      label="Sections"
-      value={set.sections ?? technique.usualSections}
-      low={MIN_SECTIONS}
-      high={MAX_SECTIONS}
-      whole
-      onCommit={(count) => changeSet({ sections: count })}
-    />
-  ),
-});
-
-const rod: PlanStep = ({ set, technique, rods, plan, fullestBundle, units, changeSet }) =>
-  technique.tool === null
-    ? null
-    : {
-        id: 'rod',
-        title: 'Rod',
-        answer: set.tool ? formatDiameter(set.tool.diameterMm, units) : 'none yet',
-        note:
-          plan?.tool &&
-          `${formatIndex(plan.tool.turns)} turns, ${plan.tool.fits ? 'fits in one layer' : 'overlaps'}`,
-        body: (
-          <RodChoice
-            tool={set.tool ?? null}
-            rods={rods}
-            plan={plan}
-            fullestBundle={fullestBundle}
-            onChange={(tool) => changeSet({ tool })}
-          />
-        ),
-      };
+const tool: PlanStep = ({ set, tools, plan, fullestBundle, units, changeSet }) => {
+  const kind = toolKindOfSet(set);
+  if (kind === null) return null;
+  const { label, usual } = toolKinds[kind];
+  const own = set.tool ?? { ...usual, owned: 0 };
+  const fit = plan?.tool;
+  return {
+    id: 'tool',
+    title: label,
+    answer: formatDiameter(own.diameterMm, units),
+    note: fit && `${formatIndex(fit.turns)} turns, ${fit.fits ? 'fits in one layer' : 'overlaps'}`,
+    body: (
+      <ToolChoice
+        kind={kind}
+        tool={own}
+        shelf={toolsFor(tools, kind)}
+        plan={plan}
+        fullestBundle={fullestBundle}
+        onChange={(next) => changeSet({ tool: next })}
+      />
+    ),
+  };
+};
 
 const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
   const root = set.rootMethod ?? technique.rootMethods[0];
@@ -307,9 +286,10 @@ export const PLAN_STEPS: readonly PlanStep[] = [
   look,
   start,
   layers,
-  sections,
-  rod,
+  partingStep,
+  tool,
   rootsAndEnds,
+  zonesStep,
   drying,
   nights,
   room,

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
+import type { RateBelief } from '@/core/drying/rate-belief';
 import type { CheckFeel } from '@/core/drying/dryness-checks';
 import type { Level } from '@/core/drying/nodes';
 import { runState, type RunEvent, type RunEventKind } from '@/core/run/run-state';
@@ -42,6 +43,7 @@ export interface SetListing {
 export interface SetRecord extends SetListing {
   readonly planId: string | null;
   readonly modelVersion: string;
+  readonly dryingBelief: RateBelief | null;
   readonly sections: readonly SetSection[];
   readonly events: readonly RunEvent[];
   readonly checks: readonly CheckRow[];
@@ -105,7 +107,12 @@ async function eventsOf(reader: Reader, studioId: string, setId: string): Promis
 /** One set with its whole record, or null. */
 export async function findSet(reader: Reader, studioId: string, id: string): Promise<SetRecord | null> {
   const [row] = await reader
-    .select({ ...listing, planId: sets.planId, modelVersion: sets.modelVersion })
+    .select({
+      ...listing,
+      planId: sets.planId,
+      modelVersion: sets.modelVersion,
+      dryingBelief: sets.dryingBelief,
+    })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
     .leftJoin(outcomes, eq(outcomes.setId, sets.id))
@@ -161,6 +168,7 @@ export async function startSet(
     brief: BriefInput;
     forecast: PlanFile;
     modelVersion: string;
+    dryingBelief: RateBelief | null;
     sections: readonly SetSection[];
   },
   startedAtMs: number,

@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import type { Reader } from '../client';
 import { products, tools } from '../schema';
 
@@ -15,14 +15,15 @@ export const listProducts = (reader: Reader, studioId: string): Promise<Product[
       waterShare: products.waterShare,
       hold: products.hold,
       weight: products.weight,
+      hasProtein: products.hasProtein,
       leftG: products.leftG,
     })
     .from(products)
     .where(eq(products.studioId, studioId))
     .orderBy(asc(products.role), asc(products.name));
 
-/** Tools of one kind, smallest first. */
-export const listTools = (reader: Reader, studioId: string, kind: string): Promise<Tool[]> =>
+/** Tools of a studio, by kind, smallest first. */
+export const listTools = (reader: Reader, studioId: string): Promise<Tool[]> =>
   reader
     .select({
       id: tools.id,
@@ -33,5 +34,5 @@ export const listTools = (reader: Reader, studioId: string, kind: string): Promi
       swatch: tools.swatch,
     })
     .from(tools)
-    .where(and(eq(tools.studioId, studioId), eq(tools.kind, kind)))
-    .orderBy(asc(tools.diameterMm));
+    .where(eq(tools.studioId, studioId))
+    .orderBy(asc(tools.kind), asc(tools.diameterMm));

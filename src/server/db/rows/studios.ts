@@ -1,4 +1,5 @@
-import { asc, sql } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
+import type { WeighedUnits } from '@/core/products/hand-units';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { studios } from '../schema';
@@ -15,10 +16,15 @@ export async function createStudio(
   studio: Pick<Studio, 'name' | 'timeZone'>,
   nowMs: number,
 ): Promise<Studio> {
-  const row = { id: newId(nowMs), createdAtMs: nowMs, ...studio };
+  const row = { id: newId(nowMs), createdAtMs: nowMs, handUnits: {}, ...studio };
   await tx.insert(studios).values(row);
   return row;
 }
+
+/** Keeps what a stylist weighed: grams of one pump, dime or teaspoon. */
+export const saveHandUnits = async (tx: Tx, studioId: string, handUnits: WeighedUnits): Promise<void> => {
+  await tx.update(studios).set({ handUnits }).where(eq(studios.id, studioId));
+};
 
 /** Whether the database answers. */
 export const databaseAnswers = async (reader: Reader): Promise<boolean> =>

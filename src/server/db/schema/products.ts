@@ -1,4 +1,4 @@
-import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { ofStudio } from './studios';
 
 /** A set product on the shelf. */
@@ -12,6 +12,7 @@ export const products = sqliteTable(
     waterShare: real('water_share'),
     hold: real('hold'),
     weight: real('weight'),
+    hasProtein: integer('has_protein', { mode: 'boolean' }).notNull().default(false),
     leftG: real('left_g'),
   },
   (table) => [index('products_by_studio').on(table.studioId, table.role)],

@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { headMeasurements } from './head-measurements';
@@ -23,6 +24,8 @@ export const sets = sqliteTable(
     brief: text('brief', { mode: 'json' }).$type<BriefInput>().notNull(),
     forecast: text('forecast', { mode: 'json' }).$type<PlanFile>().notNull(),
     modelVersion: text('model_version').notNull(),
+    /** Belief in the drying rate of this head as it was forecast: the drying watch starts from it. */
+    dryingBelief: text('drying_belief', { mode: 'json' }).$type<RateBelief>(),
     startedAtMs: integer('started_at_ms').notNull(),
     installedAtMs: integer('installed_at_ms'),
     takenDownAtMs: integer('taken_down_at_ms'),

@@ -25,7 +25,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       isBooked={plan.status === 'chosen'}
       hasNewerMeasurement={loaded.hasNewerMeasurement}
       products={loaded.products}
-      rods={loaded.rods}
+      tools={loaded.tools}
+      handUnits={loaded.handUnits}
       timeZone={loaded.timeZone}
       first={loaded.first}
       nowMs={loaded.nowMs}

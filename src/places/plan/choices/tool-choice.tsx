@@ -2,63 +2,67 @@
 import Button from '@mui/material/Button';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { nextRodUp } from '@/core/techniques/rod-fit';
-import type { Bundle } from '@/core/techniques/bundle';
+import type { HairInSet } from '@/core/techniques/bundle';
+import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { NumberField } from '@/ui/fields/number-field';
 import { formatDiameter } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
-import { toolOf, type DraftSet, type ShelfRod } from '../plan-content';
-import styles from './rod-choice.module.css';
+import { toolOf, type DraftSet, type ShelfTool } from '../plan-content';
+import styles from './tool-choice.module.css';
 
 type DraftTool = NonNullable<DraftSet['tool']>;
 const OTHER = 'other';
 
-/** The rod sizes in the drawer, or one measured by hand, with how the hair fits on the one chosen. */
-export function RodChoice({
+/** The sizes in the drawer, or one measured by hand, with how the hair fits on the one chosen. */
+export function ToolChoice({
+  kind,
   tool,
-  rods,
+  shelf,
   plan,
   fullestBundle,
   onChange,
 }: {
-  tool: DraftTool | null;
-  rods: readonly ShelfRod[];
+  kind: ToolKindId;
+  tool: DraftTool;
+  shelf: readonly ShelfTool[];
   plan: PlanFile | null;
-  fullestBundle: Bundle | null;
+  fullestBundle: HairInSet | null;
   onChange: (tool: DraftTool) => void;
 }) {
   const { units } = useUnits();
-  const chosen = rods.find(
-    (rod) => rod.diameterMm === tool?.diameterMm && rod.workingLengthMm === tool?.workingLengthMm,
-  );
+  const { label, noun, lengthLabel, usual, gap } = toolKinds[kind];
+  const lengthMm = tool.workingLengthMm ?? usual.workingLengthMm;
+  const chosen = shelf.find((own) => own.diameterMm === tool.diameterMm && own.workingLengthMm === lengthMm);
   const fit = plan?.tool;
-  const next = fit && !fit.fits && fullestBundle ? nextRodUp(fullestBundle, rods) : null;
+  const next =
+    fit && !fit.fits && fullestBundle && kind !== 'former' ? nextRodUp(fullestBundle, shelf, gap) : null;
   return (
     <>
       <ChoiceList
-        legend="Rod size"
+        legend={`${label}: size`}
         value={chosen?.id ?? OTHER}
         choices={[
-          ...rods.map((rod) => ({
-            value: rod.id,
-            label: formatDiameter(rod.diameterMm, units),
+          ...shelf.map((own) => ({
+            value: own.id,
+            label: formatDiameter(own.diameterMm, units),
             hint: (
               <>
                 <svg className={styles.swatch} viewBox="0 0 20 10" aria-hidden="true">
-                  <rect x="0.500" y="1" width="19" height="8" rx="4" fill={rod.swatch} stroke="#2b1a14" />
+                  <rect x="0.500" y="1" width="19" height="8" rx="4" fill={own.swatch} stroke="#2b1a14" />
                 </svg>
-                {rod.owned} in the drawer
+                {own.owned} in the drawer
               </>
             ),
           })),
           { value: OTHER, label: 'Another size' },
         ]}
         onChange={(id) => {
-          const rod = rods.find((own) => own.id === id);
-          onChange(rod ? toolOf(rod) : { diameterMm: 18, workingLengthMm: 80, owned: 0 });
+          const own = shelf.find((one) => one.id === id);
+          onChange(own ? toolOf(own) : { ...usual, diameterMm: usual.diameterMm + 2, owned: 0 });
         }}
       />
-      {!chosen && tool && (
+      {!chosen && (
         <>
           <NumberField
             label="Diameter"
@@ -69,11 +73,11 @@ export function RodChoice({
             onCommit={(diameterMm) => onChange({ ...tool, diameterMm })}
           />
           <NumberField
-            label="Working length"
+            label={lengthLabel}
             unit="mm"
-            value={tool.workingLengthMm ?? 80}
+            value={lengthMm}
             low={20}
-            high={300}
+            high={600}
             step={5}
             onCommit={(workingLengthMm) => onChange({ ...tool, workingLengthMm })}
           />
@@ -87,7 +91,7 @@ export function RodChoice({
       {fit && (
         <p className={styles.fit}>
           {fit.fits
-            ? `Fits edge to edge. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
+            ? `Fits in one layer, ${fit.needed} ${fit.needed === 1 ? noun[0] : noun[1]}. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
             : `Does not fit in one layer: ${formatDiameter(Math.ceil(fit.smallestFittingDiameterMm), units)} or larger would.`}
         </p>
       )}

@@ -1,0 +1,42 @@
+import { drawSpread, drying, dryingSpread, zoneExposure } from '../coefficients/drying';
+import type { Coefficient } from '../coefficients/coefficient';
+import { hair } from '../coefficients/hair';
+import { pace } from '../coefficients/pace';
+import { handsOn, result } from '../coefficients/result';
+import { techniques } from '../techniques';
+
+/** Parameters of one model, as documents and the how-we-know panel list them. */
+export interface ParameterTable {
+  readonly title: string;
+  readonly records: Readonly<Record<string, Coefficient>>;
+}
+
+/** Every parameter table that is not a technique's own. */
+export const PARAMETER_TABLES = {
+  hair: { title: 'Hair and scalp', records: hair.records },
+  drying: { title: 'Drying', records: drying.records },
+  'zone-exposure': { title: 'How freely air reaches a zone', records: zoneExposure.records },
+  'draw-spread': { title: 'What is only roughly known of a drying head', records: drawSpread.records },
+  'drying-spread': { title: 'What each of those does to the time', records: dryingSpread.records },
+  result: { title: 'Look, life and curl', records: result.records },
+  'hands-on': { title: 'Hands-on time', records: handsOn.records },
+  pace: { title: 'Live pace', records: pace.records },
+} as const satisfies Record<string, ParameterTable>;
+
+export type ParameterTableId = keyof typeof PARAMETER_TABLES;
+
+/** The parameters of each technique, by its label. */
+export const techniqueTables = (): ParameterTable[] =>
+  Object.values(techniques).map(({ label, coefficients }) => ({
+    title: label,
+    records: coefficients.records,
+  }));
+
+/** What the source letters of a parameter mean. */
+export const SOURCE_WORDS: Readonly<Record<Coefficient['source'], string>> = {
+  P: 'published',
+  M: 'published, quoted from memory',
+  C: 'common practice',
+  F: 'fitted to common practice',
+  A: 'assumed, for a physical reason',
+};

@@ -1,0 +1,172 @@
+'use client';
+import Button from '@mui/material/Button';
+import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
+import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
+import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
+import { NumberField } from '@/ui/fields/number-field';
+import { SelectField } from '@/ui/fields/select-field';
+import { formatArea, formatLength } from '@/ui/format';
+import { sectionsLabel, withZone, type DraftBrief } from '../plan-content';
+import styles from './parting-steps.module.css';
+import type { PlanStep } from './plan-step';
+
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** Sizes a stylist asks for in words, and what they mean against an even section. */
+const SIZES = [
+  { value: '0.65', label: 'much smaller' },
+  { value: '0.8', label: 'smaller' },
+  { value: '1', label: 'even' },
+  { value: '1.35', label: 'larger' },
+  { value: '1.7', label: 'much larger' },
+] as const;
+
+/** How many sections, in what pattern, beside what part, and larger or smaller where. */
+export const partingStep: PlanStep = ({ brief, set, plan, technique, units, changeBrief, changeSet }) => {
+  const parting = brief.parting ?? {};
+  const pattern = parting.pattern ?? technique.usualPattern;
+  const part = parting.part ?? 'none';
+  const even = plan && plan.sections.length > 0 ? plan.hair.scalpAreaCm2 / plan.sections.length : null;
+  return {
+    id: 'sections',
+    title: 'Sections',
+    answer: sectionsLabel(set),
+    note: [
+      even && `${formatArea(even, units)} each`,
+      PATTERN_LABEL[pattern].toLowerCase(),
+      part === 'none' ? null : PART_LABEL[part].toLowerCase(),
+    ]
+      .filter(Boolean)
+      .join(', '),
+    body: (
+      <>
+        <NumberField
+          label="Sections"
+          value={set.sections ?? technique.usualSections}
+          low={MIN_SECTIONS}
+          high={MAX_SECTIONS}
+          whole
+          onCommit={(count) => changeSet({ sections: count })}
+        />
+        <SelectField
+          label="Pattern"
+          value={pattern}
+          options={PARTING_PATTERNS.map((id) => ({ value: id, label: PATTERN_LABEL[id] }))}
+          onChange={(value) => changeBrief({ parting: { ...parting, pattern: value as typeof pattern } })}
+        />
+        <SelectField
+          label="Part it is worn with"
+          value={part}
+          options={PART_LINES.map((id) => ({ value: id, label: PART_LABEL[id] }))}
+          onChange={(value) => changeBrief({ parting: { ...parting, part: value as typeof part } })}
+        />
+        <details className={styles.sizes}>
+          <summary>Larger or smaller by zone</summary>
+          {ZONES.map((zone) => (
+            <SelectField
+              key={zone}
+              label={sentence(ZONE_LABEL[zone])}
+              value={String(parting.zoneSize?.[zone] ?? 1)}
+              options={SIZES.map(({ value, label }) => ({ value, label }))}
+              onChange={(value) =>
+                changeBrief({
+                  parting: { ...parting, zoneSize: { ...parting.zoneSize, [zone]: Number(value) } },
+                })
+              }
+            />
+          ))}
+        </details>
+      </>
+    ),
+  };
+};
+
+const SAME = 'same';
+
+function ZoneFields({
+  zone,
+  brief,
+  changeBrief,
+}: {
+  zone: Zone;
+  brief: DraftBrief;
+  changeBrief: (part: Partial<DraftBrief>) => void;
+}) {
+  const own = brief.set.zones?.[zone];
+  return (
+    <div className={styles.zone}>
+      <SelectField
+        label={sentence(ZONE_LABEL[zone])}
+        value={own?.technique ?? SAME}
+        options={[
+          { value: SAME, label: 'as the rest' },
+          ...TECHNIQUE_IDS.map((id) => ({ value: id, label: techniqueOf(id).label })),
+        ]}
+        onChange={(value) =>
+          changeBrief(withZone(brief, zone, value === SAME ? null : { technique: value as TechniqueId }))
+        }
+      />
+      {own && (
+        <NumberField
+          label="Sections there"
+          value={own.sections ?? 6}
+          low={1}
+          high={MAX_SECTIONS}
+          whole
+          width={120}
+          onCommit={(sections) => changeBrief(withZone(brief, zone, { ...own, sections }))}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What is done differently where: a tapered cut mixes techniques and sizes. */
+export const zonesStep: PlanStep = ({ brief, set, plan, units, changeBrief }) => {
+  const own = ZONES.filter((zone) => set.zones?.[zone]);
+  const troubled = plan?.zones.filter((zone) => zone.problem !== null) ?? [];
+  const nameOf = (zone: Zone) => {
+    const technique = set.zones?.[zone]?.technique;
+    return `${ZONE_LABEL[zone]} ${techniqueOf(technique ?? set.technique).noun[1]}`;
+  };
+  return {
+    id: 'zones',
+    title: 'By zone',
+    answer: own.length === 0 ? 'The same all over' : sentence(own.map(nameOf).join(', ')),
+    note: troubled.length > 0 ? `look at ${troubled.map(({ zone }) => ZONE_LABEL[zone]).join(', ')}` : null,
+    body: (
+      <>
+        {troubled.map(({ zone, lengthCm, problem, proposals }) => (
+          <div key={zone} className={styles.problem} role="note">
+            <p>
+              <b>{sentence(ZONE_LABEL[zone])}</b>, {formatLength(lengthCm, units)}: {problem?.text}.
+            </p>
+            {proposals.map((proposal) => (
+              <Button
+                key={proposal.text}
+                size="small"
+                variant="outlined"
+                onClick={() =>
+                  changeBrief(
+                    withZone(brief, zone, {
+                      ...set.zones?.[zone],
+                      technique: proposal.technique as TechniqueId,
+                      ...(proposal.sections ? { sections: proposal.sections } : {}),
+                      ...(proposal.toolDiameterMm ? { tool: { diameterMm: proposal.toolDiameterMm } } : {}),
+                    }),
+                  )
+                }
+              >
+                {sentence(proposal.text)}
+              </Button>
+            ))}
+          </div>
+        ))}
+        {ZONES.map((zone) => (
+          <ZoneFields key={zone} zone={zone} brief={brief} changeBrief={changeBrief} />
+        ))}
+      </>
+    ),
+  };
+};

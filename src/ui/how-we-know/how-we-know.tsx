@@ -1,0 +1,110 @@
+'use client';
+import Drawer from '@mui/material/Drawer';
+import IconButton from '@mui/material/IconButton';
+import { useId, type ReactNode } from 'react';
+import { PARAMETER_TABLES, SOURCE_WORDS, type ParameterTable } from '@/core/explain/parameter-tables';
+import { topicOf, type TopicId } from '@/core/explain/topics';
+import { CloseIcon } from '../icons';
+import styles from './how-we-know.module.css';
+
+/** How one number comes about: opens beside the page from any figure that has a topic. */
+export function HowWeKnow({
+  topic,
+  now,
+  why,
+  onClose,
+}: {
+  topic: TopicId | null;
+  /** The number as it stands, with its range. */
+  now: ReactNode;
+  /** What pushed it, when it has such a list. */
+  why: ReactNode;
+  onClose: () => void;
+}) {
+  const title = useId();
+  const own = topic && topicOf(topic);
+  return (
+    <Drawer
+      anchor="right"
+      open={own !== null}
+      onClose={onClose}
+      slotProps={{ paper: { role: 'dialog', 'aria-labelledby': title, className: styles.sheet } }}
+    >
+      {own && (
+        <div className={styles.panel}>
+          <header className={styles.head}>
+            <div>
+              <p className={styles.kicker}>How we know</p>
+              <h2 id={title}>{own.title}</h2>
+            </div>
+            <IconButton aria-label="Close" onClick={onClose}>
+              <CloseIcon />
+            </IconButton>
+          </header>
+          <p className={styles.now}>{now}</p>
+          {own.how.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+          <p className={styles.law}>{own.law}</p>
+          {why}
+          <h3>Checked against</h3>
+          <List lines={own.checkedAgainst} />
+          <h3>Where it is weak</h3>
+          <List lines={own.weak} />
+          <h3>Figures behind it</h3>
+          {own.parameters.map(({ table, keys }) => (
+            <Parameters key={table} table={PARAMETER_TABLES[table]} keys={keys} />
+          ))}
+          <p className={styles.more}>
+            The whole model, with every figure and its source, is in docs/model/{own.page}.md of the program.
+          </p>
+        </div>
+      )}
+    </Drawer>
+  );
+}
+
+const List = ({ lines }: { lines: readonly string[] }) => (
+  <ul className={styles.list}>
+    {lines.map((line) => (
+      <li key={line}>{line}</li>
+    ))}
+  </ul>
+);
+
+/** 0.027 as it is, 2 430 000 in short. */
+const figure = (value: number) =>
+  Math.abs(value) >= 1e5 || (value !== 0 && Math.abs(value) < 1e-3) ? value.toExponential(2) : String(value);
+
+function Parameters({ table, keys }: { table: ParameterTable; keys: readonly string[] }) {
+  return (
+    <table className={styles.table}>
+      <caption>{table.title}</caption>
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">Value, plausible range</th>
+          <th scope="col">From</th>
+        </tr>
+      </thead>
+      <tbody>
+        {keys.flatMap((key) => {
+          const own = table.records[key];
+          if (!own) return [];
+          return [
+            <tr key={key}>
+              <th scope="row">{own.note}</th>
+              <td>
+                {figure(own.value)} {own.unit === '–' ? '' : own.unit}
+                <small>
+                  {figure(own.low)} to {figure(own.high)}
+                </small>
+              </td>
+              <td>{SOURCE_WORDS[own.source]}</td>
+            </tr>,
+          ];
+        })}
+      </tbody>
+    </table>
+  );
+}
