@@ -82,6 +82,7 @@ describe('cautions', () => {
       roomStaysDamp: false,
       chanceDryAtTakedown: 0.95,
       dryingWindowH: 9,
+      hotHours: 0.5,
       fullestFit: null,
       toolsNeeded: 0,
       toolsOwned: 0,
@@ -130,6 +131,7 @@ describe('cautions', () => {
       'hot-on-weak-hair',
       context({ head: { conditions: ['bleached'] }, brief: { drying: [{ method: 'hood-hot', hours: 1 }] } }),
     ],
+    ['long-hot', context({}, { hotHours: 14 })],
     ['heat-without-protectant', context({ brief: { drying: [{ method: 'hood-hot', hours: 1 }] } })],
     ['sealant-first', context({ set: { layers: [{ role: 'oil' }, { role: 'gel' }] } })],
     [

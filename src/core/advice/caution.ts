@@ -12,6 +12,8 @@ export interface WhatCame {
   readonly chanceDryAtTakedown: number | null;
   /** Hours the schedule leaves for drying; null without a time. */
   readonly dryingWindowH: number | null;
+  /** Hours of hot air until the head is dry, at the usual rate. */
+  readonly hotHours: number;
   readonly fullestFit: ToolFit | null;
   readonly toolsNeeded: number;
   readonly toolsOwned: number;

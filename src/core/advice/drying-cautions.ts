@@ -5,6 +5,8 @@ import { hasCondition, isDriedHot, isSleptIn, percent, rolesOf, type Caution } f
 /** Chance of being dry below which a takedown is warned of. */
 const DOUBTFUL = 0.8;
 const HOT_AIR_C = 50;
+/** Longest that a client is kept under hot air (common practice). */
+const LONGEST_HOT_H = 3;
 
 /** Drying, heat and damp. */
 export const DRYING_CAUTIONS: readonly Caution[] = [
@@ -43,6 +45,14 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     shows: ['plan', 'drying'],
     when: (c) => isDriedHot(c) && (hasCondition(c, 'bleached') || hasCondition(c, 'heat-damaged')),
     text: () => 'Bleached or heat-worn hair: keep hot air low and moving, with a cream or heat protectant under the hold.',
+  },
+  {
+    code: 'long-hot',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => (c.came?.hotHours ?? 0) > LONGEST_HOT_H,
+    text: (c) =>
+      `Hot air would have to run about ${Math.round(c.came?.hotHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
   },
   {
     code: 'heat-without-protectant',

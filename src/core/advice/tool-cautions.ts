@@ -1,7 +1,7 @@
 import { ZONE_LABEL } from '../hair/zone';
 import { techniqueOf } from '../techniques';
 import { toolKinds } from '../techniques/tool-kind';
-import type { ZoneVerdict } from '../plan/zone-verdicts';
+import { groupedVerdicts, type ZoneVerdict } from '../plan/zone-verdicts';
 import type { Caution, CautionContext } from './caution';
 
 const troubled = (c: CautionContext): readonly ZoneVerdict[] =>
@@ -16,13 +16,14 @@ export const TOOL_CAUTIONS: readonly Caution[] = [
     severity: 'warn',
     shows: ['plan'],
     when: (c) => troubled(c).length > 0,
-    text: (c) => {
-      const zones = troubled(c);
-      const [first] = zones;
-      const where = zones.map((verdict) => ZONE_LABEL[verdict.zone]).join(', ');
-      const instead = first?.proposals[0] ? ` ${sentence(first.proposals[0].text)} would do.` : '';
-      return `${sentence(where)}: ${first?.problem?.text ?? ''}.${instead}`;
-    },
+    text: (c) =>
+      groupedVerdicts(troubled(c))
+        .map(([first, ...more]) => {
+          const where = [first, ...more].map((verdict) => ZONE_LABEL[verdict.zone]).join(', ');
+          const instead = first.proposals[0] ? ` ${sentence(first.proposals[0].text)} would do.` : '';
+          return `${sentence(where)}: ${first.problem?.text ?? ''}.${instead}`;
+        })
+        .join(' '),
   },
   {
     code: 'band-wide',

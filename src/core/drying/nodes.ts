@@ -15,6 +15,8 @@ interface RopeShape {
   readonly rootExposure: number;
   /** Share of the surface left open all along, where it lies on the scalp. */
   readonly openShare?: number;
+  /** Hair is picked up along a lane of this length, so that the rope lies thinner and longer. */
+  readonly laneCm?: number;
   /** Hair that hangs in clumps dries as several thinner ropes of at most this radius. */
   readonly clumpRadiusMm?: number;
   /** How much more freely air passes through, for hair that hangs loose. */
@@ -221,7 +223,12 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
             1 / 3,
           );
         }
-        const whole = Math.sqrt((fibreM2 * segment.survival) / (shape.packing * shape.axialRatio) / Math.PI);
+        // A lane is rope too: the same hair over a longer way is thinner, and more of it meets the air.
+        const axialM = lengthM * shape.axialRatio;
+        const longer = level === 2 ? 1 : 1 + (shape.laneCm ?? 0) / 100 / axialM;
+        const whole = Math.sqrt(
+          (fibreM2 * segment.survival) / (shape.packing * shape.axialRatio * longer) / Math.PI,
+        );
         const clumpM = (shape.clumpRadiusMm ?? Infinity) / 1000;
         const clumps = Math.max(1, (whole / clumpM) ** 2);
         const radiusM = Math.min(whole, clumpM);
@@ -235,6 +242,7 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
             radiusM *
             segment.lengthM *
             shape.axialRatio *
+            longer *
             shape.perimeterFactor *
             (shape.openShare ?? 1) *
             (level === 0 ? rootExposure : 1),

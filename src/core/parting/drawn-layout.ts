@@ -3,7 +3,7 @@ import type { ChartPoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { polygonCentroid } from '../sphere/polygon';
 import type { Layout } from './layout';
-import { visualCentre } from './visual-centre';
+import { clearAt, visualCentre } from './visual-centre';
 import { zoneOutlines } from './zone-outlines';
 
 /** Drawing units for one R: one decimal of them is a thousandth of R. */
@@ -46,7 +46,9 @@ export function outlinePath(points: readonly ChartPoint[]): string {
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
   layout.sections.map(({ number, zone, side, outline, centroid, winding, spine }) => {
-    const centre = visualCentre(outline, centroid);
+    const onLane = spine?.[Math.floor(spine.length / 2)];
+    // Numbers of lanes stand in one line across the head.
+    const centre = onLane ? clearAt(outline, onLane) : visualCentre(outline, centroid);
     return {
       number,
       zone,

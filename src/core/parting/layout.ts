@@ -11,6 +11,14 @@ import type { Recipe } from './recipe';
 export const QUADRANTS = ['back-left', 'back-right', 'front-left', 'front-right'] as const;
 export type Quadrant = (typeof QUADRANTS)[number];
 
+/** What a stylist calls them. */
+export const QUADRANT_LABEL: Readonly<Record<Quadrant, string>> = {
+  'back-left': 'back left',
+  'back-right': 'back right',
+  'front-left': 'front left',
+  'front-right': 'front right',
+};
+
 /** One section of a layout, on the chart of a head with R = 1. */
 export interface LaidSection {
   /** Working order, from 1. */

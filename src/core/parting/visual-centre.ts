@@ -22,6 +22,12 @@ function clearance(outline: readonly ChartPoint[], { x, y }: ChartPoint): number
   return nearest;
 }
 
+/** The clear circle about a given place in an outline. */
+export const clearAt = (outline: readonly ChartPoint[], place: ChartPoint): ClearCircle => ({
+  ...place,
+  radius: polygonContains(outline, place) ? clearance(outline, place) : 0,
+});
+
 /** Where the number of a section is drawn: clear of its edges, near its centroid. */
 export function visualCentre(outline: readonly ChartPoint[], centroid: ChartPoint): ClearCircle {
   const xs = outline.map((p) => p.x);

@@ -3,6 +3,7 @@ import { LEVELS } from '../drying/nodes';
 import type { RateBelief, TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
+import type { Quadrant } from '../parting/layout';
 import type { ScheduleBlock } from '../schedule/backward';
 import type { HairInSet } from '../techniques/bundle';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
@@ -12,6 +13,8 @@ import type { SectionPlan } from './section-forecasts';
 /** What the screens show of a forecast, as plain data that crosses to a worker and back. */
 export interface ForecastView {
   readonly plan: PlanFile;
+  /** The clipped-away quarter that each section waits in, in working order. */
+  readonly quadrants: readonly Quadrant[];
   /** Planned minutes of each section, in working order. */
   readonly sectionMin: readonly number[];
   readonly dryTimes: {
@@ -43,6 +46,7 @@ export function forecastView(forecast: Forecast): ForecastView {
   const { table } = forecast.drying;
   return {
     plan: forecast.plan,
+    quadrants: forecast.sections.map((section) => section.quadrant),
     sectionMin: forecast.sections.map((section) => section.installMin),
     dryTimes: {
       belief: forecast.drying.belief,

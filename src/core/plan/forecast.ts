@@ -146,6 +146,17 @@ const indexSpread = (look: Look) => ({
   p90: clamp(look.value + resultTable.value.indexRange, 0, 10),
 });
 
+/** Hours of hot air in the first `untilH` hours of the drying steps; the last goes on. */
+function hotHours(brief: Brief, untilH: number): number {
+  let at = 0;
+  return brief.drying.reduce((hot, { method, hours }, i) => {
+    const end = i === brief.drying.length - 1 ? untilH : Math.min(untilH, at + hours);
+    const own = Math.max(0, end - at);
+    at = Math.max(at, end);
+    return method.isHot ? hot + own : hot;
+  }, 0);
+}
+
 /** Completes a forecast with the heads drawn so far: none for the quick estimate. */
 export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[]): Forecast {
   const { brief, layout, sections, dryMassG, doses } = basis;
@@ -261,6 +272,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
         chanceDryAtTakedown: chanceAtTakedown,
         dryingWindowH: schedule?.dryingWindowH ?? null,
+        hotHours: hotHours(brief, drying.dryAfterH.p50),
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
         toolsNeeded: tool?.needed ?? 0,
         toolsOwned: tool?.owned ?? 0,

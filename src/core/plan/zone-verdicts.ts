@@ -41,3 +41,17 @@ export function zoneVerdicts(brief: Brief, sections: readonly SectionPlan[]): Zo
     ];
   });
 }
+
+/** Verdicts with the same problem and the same way out together: two sides of a tapered cut are one thing to mend. */
+export function groupedVerdicts<V extends { readonly problem: unknown; readonly proposals: unknown }>(
+  verdicts: readonly V[],
+): [V, ...V[]][] {
+  const groups = new Map<string, [V, ...V[]]>();
+  for (const verdict of verdicts) {
+    const key = JSON.stringify([verdict.problem, verdict.proposals]);
+    const own = groups.get(key);
+    if (own) own.push(verdict);
+    else groups.set(key, [verdict]);
+  }
+  return [...groups.values()];
+}

@@ -48,6 +48,8 @@ export const flatTwist = defineTechnique({
     perimeterFactor: 1,
     rootExposure: 0.55,
     openShare: 0.65,
+    // A lane from nape to face is some 27 cm over the top and less at the sides (parting-map §1).
+    laneCm: 20,
   },
   leaveInDays: 14,
   form: ({ ropeMm }) =>

@@ -1,4 +1,8 @@
+import { dueCautions } from '@/core/advice/cautions';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
+import { readBrief } from '@/core/formats/read-brief';
+import { perZone } from '@/core/hair/zone';
+import type { Brief } from '@/core/plan/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import { productRoles } from '@/core/products';
 import { techniqueOf } from '@/core/techniques';
@@ -10,28 +14,55 @@ type LoadedSet = NonNullable<Awaited<ReturnType<typeof loadChair>>>['set'];
 const sentence = (words: string) =>
   words === '' ? '' : `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
-/** Boils a set down to what the chair shows. */
-export function chairSetOf(set: LoadedSet, view: ForecastView): ChairSet {
-  const { technique: id, layers = [], rootMethod, endsMethod } = set.brief.set;
-  const technique = techniqueOf(id);
-  const root = rootMethods[rootMethod ?? technique.rootMethods[0]];
-  const ends = endsMethods[endsMethod ?? technique.endsMethods[0]];
-  const products = layers.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ');
+const DAY_MS = 86_400_000;
+
+/** Cautions of the plan that belong here, and what the calendar adds: a set that has been in too long. */
+function cautionsOf(
+  brief: Brief,
+  daysInSet: number,
+  view: ForecastView,
+  phase: 'setting' | 'drying',
+): string[] {
+  const known = new Set(view.plan.cautions.map(({ code }) => code));
+  const byCalendar = dueCautions({ brief, came: null, daysInSet }).filter(({ code }) => !known.has(code));
+  return [...byCalendar, ...view.plan.cautions]
+    .filter(({ shows, code }) => shows.includes(phase) && code !== 'hygiene')
+    .map(({ text, turnTo }) => (turnTo ? `${text} Ask ${turnTo}.` : text));
+}
+
+/**
+ * Boils a set down to what the chair shows.
+ *
+ * @throws Error when the brief cannot be read, which loading has ruled out
+ */
+export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): ChairSet {
+  const read = readBrief(set.brief);
+  if (!read.ok) throw new Error('the brief of a set at the chair cannot be read');
+  const brief = read.value;
+  const products = brief.set.layers.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ');
+  const daysInSet = set.installedAtMs === null ? 0 : (nowMs - set.installedAtMs) / DAY_MS;
   return {
     id: set.id,
     headName: set.headName,
     skinTone: set.skinTone,
     hairTone: set.hairTone,
-    technique: id,
-    setupLines: [
-      products && `${sentence(products)} Ends twice.`,
-      technique.chairLine,
-      sentence(`${root.phrase}, ${ends.phrase}`),
-    ].filter(Boolean),
+    technique: brief.set.technique,
+    setupLines: perZone((zone) => {
+      const { technique, rootMethod, endsMethod } = brief.zones[zone];
+      return [
+        products && `${sentence(products)} Ends twice.`,
+        techniqueOf(technique).chairLine,
+        sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),
+      ].filter(Boolean);
+    }),
     startedAtMs: set.startedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,
     sectionCount: set.sections.length,
     zoneOf: Object.fromEntries(view.plan.sections.map((section) => [section.number, section.zone])),
+    cautions: {
+      setting: cautionsOf(brief, daysInSet, view, 'setting'),
+      drying: cautionsOf(brief, daysInSet, view, 'drying'),
+    },
     events: set.events,
     checks: set.checks.map(({ id: checkId, sectionNumber, level, feel, atMs }) => ({
       id: checkId,

@@ -1,5 +1,5 @@
 import type { DrynessCheck } from '@/core/drying/dryness-checks';
-import type { Zone } from '@/core/hair/zone';
+import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-state';
 import type { TechniqueId } from '@/core/techniques';
 import type { useRunLog } from './use-run-log';
@@ -16,11 +16,14 @@ export interface ChairSet {
   readonly skinTone: string;
   readonly hairTone: string;
   readonly technique: TechniqueId;
-  readonly setupLines: readonly string[];
+  /** What to do with a section, by its zone. */
+  readonly setupLines: PerZone<readonly string[]>;
   readonly startedAtMs: number;
   readonly wearByMs: number | null;
   readonly sectionCount: number;
   readonly zoneOf: Readonly<Record<number, Zone>>;
+  /** What to mind while it goes in, and while it dries. */
+  readonly cautions: Readonly<Record<'setting' | 'drying', readonly string[]>>;
   readonly events: readonly RunEvent[];
   readonly checks: readonly CheckRow[];
 }

@@ -8,6 +8,7 @@ import { CrownMap } from '@/ui/crown-map/crown-map';
 import { dryingState } from '@/ui/crown-map/section-state';
 import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
 import { recordCheck } from './actions';
+import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps, CheckRow } from './chair-set';
 import styles from './chair.module.css';
 import { CheckDialog } from './check-dialog';
@@ -124,6 +125,7 @@ export function DryingView(props: DryingViewProps) {
             {formatClock(lastTelling.atMs, timeZone)}.
           </p>
         )}
+        <ChairCautions texts={set.cautions.drying} />
         <div className={styles.buttons}>
           <button type="button" className={styles.big} onClick={() => setOpen('check')}>
             Dryness check <kbd>D</kbd>

@@ -1,17 +1,22 @@
 'use client';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
+import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/layout';
 import { nextSection } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
 import { formatClock, formatMass, formatStopwatch } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
+import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
 
 const MINUTE_MS = 60_000;
+
+const waitingWords = (quadrants: readonly Quadrant[]) =>
+  quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ');
 
 /** The set going in: which section, how, on what pace, finished when. */
 export function SettingView({
@@ -61,7 +66,10 @@ export function SettingView({
     : '';
   const remist = view.plan.drying.remistEveryMin;
   const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
-  const needsMist = mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
+  const waiting = QUADRANTS.filter((quadrant) =>
+    view.quadrants.some((own, i) => own === quadrant && !state.doneAtMs.has(i + 1) && i + 1 !== inHand),
+  );
+  const needsMist = waiting.length > 0 && mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
 
   return (
     <div className={styles.setting}>
@@ -83,7 +91,7 @@ export function SettingView({
           </span>
         </p>
         <div className={styles.instruction}>
-          {set.setupLines.map((line) => (
+          {set.setupLines[section?.zone ?? 'crown'].map((line) => (
             <p key={line}>{line}</p>
           ))}
         </div>
@@ -97,13 +105,14 @@ export function SettingView({
             <p className={styles.cue} data-late={mistDueMs < nowMs}>
               <b>
                 {mistDueMs < nowMs
-                  ? 'Mist the waiting hair now.'
-                  : `Mist the waiting hair before ${formatClock(mistDueMs, timeZone)}.`}
+                  ? `Mist what waits now: ${waitingWords(waiting)}.`
+                  : `Mist what waits before ${formatClock(mistDueMs, timeZone)}: ${waitingWords(waiting)}.`}
               </b>{' '}
               After that it is drier than it should be set.
             </p>
           )
         )}
+        <ChairCautions texts={set.cautions.setting} />
         <dl className={styles.figures}>
           <div>
             <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>

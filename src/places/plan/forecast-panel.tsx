@@ -9,6 +9,7 @@ import { techniqueOf, type TechniqueId } from '@/core/techniques';
 import type { TopicId } from '@/core/explain/topics';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import { QUADRANT_LABEL } from '@/core/parting/layout';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import type { Reason } from '@/core/wear/reason';
 import {
@@ -37,12 +38,6 @@ const HOUR_MS = 3_600_000;
 /** A range a quarter either way (set-geometry §12). */
 const CURL_RANGE = 0.25;
 const MOST_REASONS = 4;
-const QUADRANT_LABEL: Readonly<Record<PlanFile['drying']['waiting'][number]['quadrant'], string>> = {
-  'back-left': 'back left',
-  'back-right': 'back right',
-  'front-left': 'front left',
-  'front-right': 'front right',
-};
 
 export interface ForecastPanelProps {
   readonly answer: AnsweredView;

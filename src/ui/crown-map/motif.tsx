@@ -93,11 +93,14 @@ const MOTIFS: Readonly<Record<MotifKind, (place: Place) => React.ReactNode>> = {
 };
 
 /** Leaves all along a lane. */
-function AlongLane({ spine, r }: { spine: NonNullable<DrawnSection['spine']>; r: number }) {
-  const leaf = Math.min(5, r * 0.34);
+function AlongLane({ section, r }: { section: DrawnSection; r: number }) {
+  const spine = section.spine ?? [];
+  const leaf = Math.min(4.4, r * 0.34);
   return spine.slice(1, -1).map((point, i) => {
     const before = spine[i]!;
     const after = spine[i + 2]!;
+    // Room for the number.
+    if (Math.hypot(point.x - section.x, point.y - section.y) < 9) return null;
     const turn = (Math.atan2(after.y - before.y, after.x - before.x) * 180) / Math.PI;
     return (
       <ellipse
@@ -127,7 +130,7 @@ export function Motif({
   return (
     <g className={styles.motif} stroke={stroke}>
       {section.spine ? (
-        <AlongLane spine={section.spine} r={r} />
+        <AlongLane section={section} r={r} />
       ) : (
         MOTIFS[kind]({ x: section.x, y: section.y + r * 0.58, r, winding: section.winding })
       )}

@@ -14,7 +14,7 @@ export default async function Page({ params }: { params: Promise<{ setId: string
     <main>
       <ChairDesk
         key={set.id}
-        set={chairSetOf(set, view)}
+        set={chairSetOf(set, view, nowMs)}
         view={view}
         drawn={drawn}
         timeZone={timeZone}

@@ -1,12 +1,13 @@
 'use client';
 import Button from '@mui/material/Button';
+import { groupedVerdicts } from '@/core/plan/zone-verdicts';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
-import { formatArea, formatLength } from '@/ui/format';
+import { formatArea } from '@/ui/format';
 import { sectionsLabel, withZone, type DraftBrief } from '../plan-content';
 import styles from './parting-steps.module.css';
 import type { PlanStep } from './plan-step';
@@ -123,7 +124,7 @@ function ZoneFields({
 }
 
 /** What is done differently where: a tapered cut mixes techniques and sizes. */
-export const zonesStep: PlanStep = ({ brief, set, plan, units, changeBrief }) => {
+export const zonesStep: PlanStep = ({ brief, set, plan, changeBrief }) => {
   const own = ZONES.filter((zone) => set.zones?.[zone]);
   const troubled = plan?.zones.filter((zone) => zone.problem !== null) ?? [];
   const nameOf = (zone: Zone) => {
@@ -137,24 +138,31 @@ export const zonesStep: PlanStep = ({ brief, set, plan, units, changeBrief }) =>
     note: troubled.length > 0 ? `look at ${troubled.map(({ zone }) => ZONE_LABEL[zone]).join(', ')}` : null,
     body: (
       <>
-        {troubled.map(({ zone, lengthCm, problem, proposals }) => (
-          <div key={zone} className={styles.problem} role="note">
+        {groupedVerdicts(troubled).map(([first, ...more]) => (
+          <div key={first.zone} className={styles.problem} role="note">
             <p>
-              <b>{sentence(ZONE_LABEL[zone])}</b>, {formatLength(lengthCm, units)}: {problem?.text}.
+              <b>{sentence([first, ...more].map(({ zone }) => ZONE_LABEL[zone]).join(', '))}</b>:{' '}
+              {first.problem?.text}.
             </p>
-            {proposals.map((proposal) => (
+            {first.proposals.map((proposal) => (
               <Button
                 key={proposal.text}
                 size="small"
                 variant="outlined"
                 onClick={() =>
                   changeBrief(
-                    withZone(brief, zone, {
-                      ...set.zones?.[zone],
-                      technique: proposal.technique as TechniqueId,
-                      ...(proposal.sections ? { sections: proposal.sections } : {}),
-                      ...(proposal.toolDiameterMm ? { tool: { diameterMm: proposal.toolDiameterMm } } : {}),
-                    }),
+                    [first, ...more].reduce<Partial<DraftBrief>>(
+                      (changed, { zone }) =>
+                        withZone({ ...brief, ...changed }, zone, {
+                          ...set.zones?.[zone],
+                          technique: proposal.technique as TechniqueId,
+                          ...(proposal.sections ? { sections: proposal.sections } : {}),
+                          ...(proposal.toolDiameterMm
+                            ? { tool: { diameterMm: proposal.toolDiameterMm } }
+                            : {}),
+                        }),
+                      {},
+                    ),
                   )
                 }
               >
