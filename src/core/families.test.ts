@@ -89,6 +89,7 @@ describe('cautions', () => {
       doses: [],
       productPerG: 0.3,
       zones: [],
+      stretch: 0.6,
       tightestKnot: null,
       ...came,
     },
@@ -155,6 +156,7 @@ describe('cautions', () => {
     ['too-much-product', context({}, { doses: [dose('much')] })],
     ['too-little-product', context({}, { doses: [dose('little')] })],
     ['length-cannot-carry', context({}, { zones: [shortNape] })],
+    ['hangs-straight', context({}, { stretch: 0.95 })],
     ['tension', context({ set: { rootMethod: 'braided' } })],
     ['knot-tight', context({}, { tightestKnot: knot(-0.05, 1) })],
     [

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
-import type { BriefInput } from '@/core/formats/brief';
+import { CONDITIONS, type BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { DRYING_METHOD_IDS } from '@/core/drying-methods';
 import { START_STATE_IDS } from '@/core/coefficients/start-states';
+import { ZONES } from '@/core/hair/zone';
+import { PART_LINES, PARTING_PATTERNS } from '@/core/parting/pattern';
 import { ROLE_IDS } from '@/core/products';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
@@ -54,69 +56,107 @@ export function readOrThrow(input: BriefInput): Brief {
 }
 
 const double = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const layers = fc.array(fc.constantFrom(...ROLE_IDS), { maxLength: 4 });
 
-/** Any valid brief of this version. */
-export const anyBrief: fc.Arbitrary<BriefInput> = fc
+const anyHead = fc.record({
+  lengths: fc.array(double(1, 80), { minLength: ZONES.length, maxLength: ZONES.length }),
+  circumferenceCm: double(46, 66),
+  densityPerCm2: double(60, 320),
+  strandDiameterUm: double(40, 110),
+  naturalCoilDiameterMm: double(1, 40),
+  shrinkage: double(0, 0.9),
+  porosity: fc.constantFrom('low' as const, 'medium' as const, 'high' as const),
+  conditions: fc.subarray([...CONDITIONS], { maxLength: 3 }),
+});
+
+/** A technique with root, ends and tool that it can carry. */
+const anyWay = fc
   .record({
     technique: fc.constantFrom(...TECHNIQUE_IDS),
-    sections: fc.integer({ min: 2, max: 120 }),
-    startState: fc.constantFrom(...START_STATE_IDS),
     root: fc.nat(),
     ends: fc.nat(),
-    roles: fc.array(fc.constantFrom(...ROLE_IDS), { maxLength: 4 }),
-    lengths: fc.array(double(1, 80), { minLength: 6, maxLength: 6 }),
-    density: double(60, 320),
-    strand: double(40, 110),
-    coil: double(1, 40),
-    shrinkage: double(0, 0.9),
-    porosity: fc.constantFrom('low' as const, 'medium' as const, 'high' as const),
-    circumference: double(46, 66),
-    rod: double(4, 40),
-    rodLength: double(30, 150),
-    temperature: double(5, 45),
-    humidity: double(0, 1),
-    dew: double(-30, 30),
-    night: fc.constantFrom(...NIGHT_CARE_IDS),
-    separations: fc.integer({ min: 1, max: 8 }),
-    fluffing: fc.integer({ min: 0, max: 3 }),
+    diameterMm: double(4, 40),
+    workingLengthMm: double(30, 300),
+  })
+  .map(({ technique: id, root, ends, diameterMm, workingLengthMm }) => {
+    const technique = techniqueOf(id);
+    return {
+      technique: id,
+      rootMethod: technique.rootMethods[root % technique.rootMethods.length]!,
+      endsMethod: technique.endsMethods[ends % technique.endsMethods.length]!,
+      tool: { diameterMm, workingLengthMm },
+    };
+  });
+
+/** Any valid brief. Few draws, for many are made. */
+export const anyBrief: fc.Arbitrary<BriefInput> = fc
+  .record({
+    head: anyHead,
+    way: anyWay,
+    sections: fc.integer({ min: 2, max: 120 }),
+    startState: fc.constantFrom(...START_STATE_IDS),
+    roles: layers,
+    brushedThrough: fc.boolean(),
+    zones: fc.dictionary(
+      fc.constantFrom(...ZONES),
+      fc.record({ way: anyWay, sections: fc.option(fc.integer({ min: 1, max: 20 }), { nil: undefined }) }),
+      { maxKeys: 3 },
+    ),
+    parting: fc.record({
+      pattern: fc.constantFrom(...PARTING_PATTERNS),
+      part: fc.constantFrom(...PART_LINES),
+      zoneSize: fc.record({ crown: double(0.6, 1.8), nape: double(0.6, 1.8) }),
+    }),
+    room: fc.record({
+      temperatureC: double(5, 45),
+      relativeHumidity: double(0, 1),
+      dewPointOutsideC: double(-30, 30),
+    }),
+    wear: fc.record({
+      night: fc.constantFrom(...NIGHT_CARE_IDS),
+      separations: fc.integer({ min: 1, max: 8 }),
+      fluffing: fc.integer({ min: 0, max: 3 }),
+      hands: fc.constantFrom('oiled' as const, 'bare' as const),
+    }),
     drying: fc.array(fc.record({ method: fc.constantFrom(...DRYING_METHOD_IDS), hours: double(0.1, 12) }), {
       maxLength: 3,
     }),
+    pace: double(0.5, 2),
+    draws: fc.constantFrom(0, 12),
+    seed: fc.nat(),
   })
-  .map((any): BriefInput => {
-    const technique = techniqueOf(any.technique);
-    const [front, crown, left, right, back, nape] = any.lengths as [
-      number,
-      number,
-      number,
-      number,
-      number,
-      number,
-    ];
+  .map(({ head, way, zones, roles, ...any }): BriefInput => {
+    const { lengths, ...measured } = head;
     return {
       format: 'keen-spiral/brief',
       version: 1,
       head: {
-        circumferenceCm: any.circumference,
-        densityPerCm2: any.density,
-        strandDiameterUm: any.strand,
-        naturalCoilDiameterMm: any.coil,
-        shrinkage: any.shrinkage,
-        porosity: any.porosity,
-        stretchedLengthCm: { front, crown, left, right, back, nape },
+        ...measured,
+        stretchedLengthCm: Object.fromEntries(ZONES.map((zone, i) => [zone, lengths[i]!])) as Record<
+          (typeof ZONES)[number],
+          number
+        >,
       },
       set: {
-        technique: any.technique,
+        ...way,
         sections: any.sections,
-        rootMethod: technique.rootMethods[any.root % technique.rootMethods.length]!,
-        endsMethod: technique.endsMethods[any.ends % technique.endsMethods.length]!,
         startState: any.startState,
-        tool: technique.tool ? { diameterMm: any.rod, workingLengthMm: any.rodLength } : null,
-        layers: any.roles.map((role) => ({ role })),
+        brushedThrough: any.brushedThrough,
+        layers: roles.map((role) => ({ role })),
+        zones: Object.fromEntries(
+          Object.entries(zones).map(([zone, own]) => [
+            zone,
+            { ...own.way, ...(own.sections ? { sections: own.sections } : {}) },
+          ]),
+        ),
       },
-      wear: { night: any.night, separations: any.separations, fluffing: any.fluffing, hands: 'oiled' },
-      room: { temperatureC: any.temperature, relativeHumidity: any.humidity, dewPointOutsideC: any.dew },
+      parting: any.parting,
+      wear: any.wear,
+      room: any.room,
       drying: any.drying,
+      pace: any.pace,
+      draws: any.draws,
+      seed: any.seed,
       wearBy: '2027-03-13T09:00:00-06:00',
     };
   });

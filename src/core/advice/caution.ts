@@ -21,6 +21,8 @@ export interface WhatCame {
   /** Product, g per g of dry hair. */
   readonly productPerG: number;
   readonly zones: readonly ZoneVerdict[];
+  /** Visible over stretched length at takedown. */
+  readonly stretch: number;
   /** The knot that pulls most. */
   readonly tightestKnot: KnotForm | null;
 }

@@ -7,6 +7,9 @@ import type { Caution, CautionContext } from './caution';
 const troubled = (c: CautionContext): readonly ZoneVerdict[] =>
   c.came?.zones.filter((verdict) => verdict.problem !== null) ?? [];
 
+/** Stretch from which nobody would call it a curl. */
+const ALL_BUT_STRAIGHT = 0.85;
+
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Lengths that cannot carry what is planned, and tools that do not fit or are short. */
@@ -31,6 +34,14 @@ export const TOOL_CAUTIONS: readonly Caution[] = [
     shows: ['plan'],
     when: (c) => (c.came?.fullestFit?.bandTooWide && !c.came.fullestFit.impossible) ?? false,
     text: () => 'The band of hair is wider than the rod, so your own pattern will show at the root.',
+  },
+  {
+    code: 'hangs-straight',
+    severity: 'note',
+    shows: ['plan'],
+    when: (c) => (c.came?.stretch ?? 0) > ALL_BUT_STRAIGHT,
+    text: () =>
+      'Hair this long and loose hangs nearly straight under its own weight. A smaller tool, smaller sections or more hold keep more of the curl.',
   },
   {
     code: 'tools-short',

@@ -69,6 +69,27 @@ describe('hair hanging under its weight', () => {
     expect(Math.abs(Math.cos(hung.angleRad) - Math.cos(best))).toBeLessThan(1e-3);
   });
 
+  it('stretches a close-wound helix as a spring does: F·R²·length ÷ torsional stiffness', () => {
+    // Love, A Treatise on the Mathematical Theory of Elasticity, 4th ed., ch. 19, close-coiled spring (from memory).
+    const stiffness = hairStiffness(70);
+    const own = polarOfBend(bendOfHelix(helixFromLay(4, (89.9 * Math.PI) / 180)));
+    for (const forceN of [1e-8, 5e-8]) {
+      const hung = hang(own, forceN, stiffness);
+      const extended = Math.cos(hung.angleRad) - Math.cos(own.angleRad);
+      expect(extended / ((forceN * 16) / stiffness.torsional)).toBeCloseTo(1, 2);
+    }
+  });
+
+  it('pulled hard, hair runs straight, and never beyond its length', () => {
+    const own = polarOfBend({ curvature: 0.15, torsion: 0.04 });
+    const ratios = [1e-6, 1e-5, 1e-4, 1e-3, 1e-2].map((forceN) =>
+      Math.cos(hang(own, forceN, hairStiffness(70)).angleRad),
+    );
+    expect(ratios).toEqual([...ratios].sort((a, b) => a - b));
+    expect(ratios.at(-1)!).toBeGreaterThan(0.99);
+    expect(ratios.at(-1)!).toBeLessThanOrEqual(1);
+  });
+
   it('is left alone without load', () => {
     const own = polarOfBend({ curvature: 0.1, torsion: 0.05 });
     expect(hang(own, 0, hairStiffness(70))).toEqual(own);

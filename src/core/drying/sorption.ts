@@ -29,15 +29,18 @@ export function activityAtRegain(regain: number, porosityFactor: number): number
 /** Regain of the saturated fibre: water above it is free, capillary water. */
 export const saturatedRegain = (porosityFactor: number): number => equilibriumRegain(1, porosityFactor);
 
+/** Humidity of an ordinary room: hair that counts as dry in it counts as dry in drier air too. */
+const ORDINARY_HUMIDITY = 0.45;
+
 /**
- * Regain at which hair counts as dry in a room: it has gone two thirds of the way from nearly dry to what the
- * room gives it, and is below the glass transition. A margin that shrinks in damp air keeps damper air from
- * ever counting as dry sooner.
+ * Regain at which hair counts as dry in a room: it has gone two thirds of the way from nearly dry to what an
+ * ordinary room, or this damper one, gives it, and is below the glass transition. A margin that shrinks in damp
+ * air, and no stricter measure in dry air, keep damper air from ever counting as dry sooner.
  *
  * @source drying §2 at 45 % humidity (fitted there); the shape over humidity is our own
  */
 export function dryRegain(roomHumidity: number, porosityFactor: number): number {
   const { nearlyDryRegain, dryGapShare, glassRegain } = hair.value;
-  const inRoom = equilibriumRegain(roomHumidity, porosityFactor);
+  const inRoom = equilibriumRegain(Math.max(ORDINARY_HUMIDITY, roomHumidity), porosityFactor);
   return Math.min(glassRegain, inRoom + dryGapShare * Math.max(0, nearlyDryRegain - inRoom));
 }

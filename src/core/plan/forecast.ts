@@ -279,6 +279,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         doses,
         productPerG: sum(doses, (dose) => dose.layer.grams) / dryMassG,
         zones: verdicts,
+        stretch: firstDay.stretch,
         tightestKnot: tightestKnot(sections),
       },
     }),

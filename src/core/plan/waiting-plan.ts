@@ -118,7 +118,6 @@ export function planWaiting(brief: Brief, sections: readonly SectionPlan[], room
     return own.length === 0 ? [] : [quadrantOf(hair, quadrant, own, present)];
   });
   const limits = waitingLimits(hair, [...present]);
-  const everyH = limits ? Math.max(1 / 60, limits.meanH) : Infinity;
   const { isMistedInTurn } = startStates[startState];
   const midMin = new Map<Zone, number>();
   for (const zone of present) {
@@ -128,9 +127,12 @@ export function planWaiting(brief: Brief, sections: readonly SectionPlan[], room
   const asUsual = hairMoisture(startState, porosityFactor, room);
   const lostShare = new Map<Zone, number>();
   for (const zone of present) {
-    const waitedH = (midMin.get(zone)! / 60) % everyH;
-    const left = isMistedInTurn ? asUsual : Math.min(asUsual, waitedMoisture(hair, zone, waitedH));
-    lostShare.set(zone, asUsual - left);
+    const left = isMistedInTurn
+      ? asUsual
+      : Math.min(asUsual, waitedMoisture(hair, zone, midMin.get(zone)! / 60));
+    // Misted when it asks for it, waiting hair is on the mean half way between wet and the floor at the driest.
+    const most = hair.floor === null ? Infinity : Math.max(0, asUsual - hair.floor) / 2;
+    lostShare.set(zone, Math.min(most, asUsual - left));
   }
   return {
     installMin,
