@@ -66,7 +66,7 @@ async function main() {
   await page.waitForSelector('[data-section="30"]');
   await page.evaluate(() => {
     [...document.querySelectorAll<HTMLButtonElement>('ol button')]
-      .find((b) => b.textContent?.startsWith('Rod'))
+      .find((b) => b.textContent?.startsWith('Rigid rod'))
       ?.click();
   });
   await see(page, 'in the drawer');

@@ -6,6 +6,7 @@ import type { Checked } from '@/core/formats/field-error';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { answerBrief } from '@/core/plan/answer-brief';
 import type { Command } from './command';
+import { refuse, refuseAll } from './refuse';
 
 const HELP = `keen forecast BRIEF.json   print the plan of a brief
 keen forecast -            read the brief from standard input
@@ -43,10 +44,6 @@ export const forecastCommand: Command = {
   run: async (args) => {
     const flags = args.filter((arg) => arg.startsWith('--'));
     const files = args.filter((arg) => !arg.startsWith('--'));
-    const refuse = (message: string) => {
-      console.error(JSON.stringify({ errors: [{ path: '', message }] }));
-      return 2;
-    };
     const unknown = flags.find((flag) => flag !== '--pretty' && flag !== '--lines');
     if (unknown) return refuse(`there is no option “${unknown}”; use --pretty or --lines`);
     if (files.length !== 1) return refuse('name one brief file, or - for standard input');
@@ -59,10 +56,7 @@ export const forecastCommand: Command = {
     }
     if (flags.includes('--lines')) return eachLine(Readable.from(source));
     const answer = answerText(source);
-    if (!answer.ok) {
-      console.error(JSON.stringify({ errors: answer.errors }));
-      return 2;
-    }
+    if (!answer.ok) return refuseAll(answer.errors);
     console.log(JSON.stringify(answer.value, null, flags.includes('--pretty') ? 2 : undefined));
     return 0;
   },

@@ -1,11 +1,22 @@
 import type { Command } from './command';
+import { backupCommand, restoreCommand } from './backup-commands';
+import { daysLastedCommand } from './days-lasted-command';
 import { forecastCommand } from './forecast-command';
+import { refuse } from './refuse';
 
-const commands: Readonly<Record<string, Command>> = { forecast: forecastCommand };
+const commands: Readonly<Record<string, Command>> = {
+  forecast: forecastCommand,
+  'days-lasted': daysLastedCommand,
+  backup: backupCommand,
+  restore: restoreCommand,
+};
 
 const HELP = `Keen Spiral on the command line.
 
-  keen forecast BRIEF.json   print the plan of a brief
+  keen forecast BRIEF.json    print the plan of a brief
+  keen days-lasted ROWS.csv   how long styles last, by group
+  keen backup FILE            copy the whole database into a new file
+  keen restore FILE           put such a copy back in its place
 
 Every command answers --help.`;
 
@@ -17,14 +28,7 @@ async function main(args: readonly string[]): Promise<number> {
   }
   const command = commands[name];
   if (!command) {
-    console.error(
-      JSON.stringify({
-        errors: [
-          { path: '', message: `there is no command “${name}”; try: ${Object.keys(commands).join(', ')}` },
-        ],
-      }),
-    );
-    return 2;
+    return refuse(`there is no command “${name}”; try: ${Object.keys(commands).join(', ')}`);
   }
   if (rest.includes('--help') || rest.includes('-h')) {
     console.log(command.help);

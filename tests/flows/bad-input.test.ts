@@ -87,7 +87,7 @@ describe('a plan with impossible numbers', () => {
     await openStep('Look');
     await page.click('input[value="rod-set"]');
     await page.waitForSelector('[data-section="30"]');
-    await openStep('Rod');
+    await openStep('Rigid rod');
     await page.click('input[value="other"]');
     await fill(page, 'Diameter, mm', '0');
     await see(page, 'Diameter: 3 to 80 mm');

@@ -1,10 +1,20 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { answerBrief } from '@/core/plan/answer-brief';
+import { migrateDatabase, openDatabase } from '@/server/db/client';
+import { createStudio } from '@/server/db/rows/studios';
 import { aBrief } from '../support/briefs';
 
-const keen = (args: string[], input = '') =>
-  spawnSync('node_modules/.bin/tsx', ['src/cli/keen.ts', ...args], { input, encoding: 'utf8' });
+const keen = (args: string[], input = '', databaseUrl = 'file:./test-output/none.db') =>
+  spawnSync('node_modules/.bin/tsx', ['src/cli/keen.ts', ...args], {
+    input,
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: databaseUrl },
+  });
 
 describe('the command line', () => {
   it('prints the plan of a file, the same as the core', () => {
@@ -42,6 +52,63 @@ describe('the command line', () => {
     expect(keen(['forecast', 'nowhere.json']).stderr).toContain('cannot be read');
     expect(keen(['forecast', '-', '--loud']).stderr).toContain('--loud');
     expect(keen(['conjure']).stderr).toContain('conjure');
+  });
+
+  it('answers the brief of the format’s own page, every field of it', () => {
+    const brief = readFileSync('docs/example-brief.json', 'utf8');
+    const run = keen(['forecast', '-'], brief);
+    expect(run.status).toBe(0);
+    const plan = JSON.parse(run.stdout) as PlanFile;
+    expect(planFile.safeParse(plan).success).toBe(true);
+    expect(plan.sections.filter((section) => section.zone === 'nape')).toHaveLength(6);
+    expect(plan.sections.find((section) => section.zone === 'nape')!.technique).toBe('comb-coil');
+    expect(plan.drying.draws).toBe(400);
+  });
+
+  it('tells how long styles last, and what is wrong with a row', () => {
+    const rows = 'group,days,given_up\nfoam,2,1\nfoam,3,1\nfoam,4,0\ngel,4,1\ngel,6,1\ngel,7,0\n';
+    const run = keen(['days-lasted', '-'], rows);
+    expect(run.status).toBe(0);
+    const answer = JSON.parse(run.stdout) as {
+      groups: { group: string; medianDays: number | null; table: { days: number; survival: number }[] }[];
+      logRank: { df: number; p: number };
+    };
+    expect(answer.groups.map(({ group, medianDays }) => [group, medianDays])).toEqual([
+      ['foam', 3],
+      ['gel', 6],
+    ]);
+    expect(answer.groups[0]!.table[0]).toMatchObject({ days: 2, survival: 2 / 3 });
+    expect(answer.logRank.df).toBe(1);
+    const wrong = keen(['days-lasted', '-'], 'group,days,given_up\nfoam,two,1\n');
+    expect(wrong.status).toBe(2);
+    expect(wrong.stderr).toContain('row 2.days');
+    expect(keen(['days-lasted', '-'], 'group,days\nfoam,2\n').stderr).toContain('given_up is missing');
+  });
+
+  it('backs the whole database up and puts it back, keeping what was there', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'keen-cli-'));
+    const url = `file:${join(folder, 'own.db')}`;
+    const database = openDatabase(url);
+    await migrateDatabase(database, url, 0);
+    await database.write((tx) => createStudio(tx, { name: 'First', timeZone: 'UTC' }, 1));
+    const copy = join(folder, 'copy.db');
+    expect(keen(['backup', copy], '', url).status).toBe(0);
+    expect(keen(['backup', copy], '', url).stderr).toContain('there already');
+    await database.client.execute("update studios set name = 'Changed'");
+    database.close();
+    const back = keen(['restore', copy], '', url);
+    expect(back.status).toBe(0);
+    const { before } = JSON.parse(back.stdout) as { before: string };
+    const nameIn = async (file: string) => {
+      const own = openDatabase(`file:${file}`);
+      const name = (await own.client.execute('select name from studios')).rows[0]?.name;
+      own.close();
+      return name;
+    };
+    expect(await nameIn(join(folder, 'own.db'))).toBe('First');
+    expect(await nameIn(before)).toBe('Changed');
+    expect(keen(['restore', 'package.json'], '', url).stderr).toContain('not a whole copy');
+    rmSync(folder, { recursive: true, force: true });
   });
 
   it('explains itself', () => {
