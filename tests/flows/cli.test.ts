@@ -70,14 +70,19 @@ describe('the command line', () => {
     const run = keen(['days-lasted', '-'], rows);
     expect(run.status).toBe(0);
     const answer = JSON.parse(run.stdout) as {
-      groups: { group: string; medianDays: number | null; table: { days: number; survival: number }[] }[];
+      groups: {
+        group: string;
+        medianDays: number | null;
+        table: { days: number; atRisk: number; survival: number }[];
+      }[];
       logRank: { df: number; p: number };
     };
     expect(answer.groups.map(({ group, medianDays }) => [group, medianDays])).toEqual([
       ['foam', 3],
       ['gel', 6],
     ]);
-    expect(answer.groups[0]!.table[0]).toMatchObject({ days: 2, survival: 2 / 3 });
+    expect(answer.groups[0]!.table[0]).toMatchObject({ days: 2, atRisk: 3 });
+    expect(answer.groups[0]!.table[0]!.survival).toBeCloseTo(2 / 3, 12);
     expect(answer.logRank.df).toBe(1);
     const wrong = keen(['days-lasted', '-'], 'group,days,given_up\nfoam,two,1\n');
     expect(wrong.status).toBe(2);

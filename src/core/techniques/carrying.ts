@@ -88,6 +88,8 @@ function sizeThatFits(technique: Technique, hair: HairInSet): number | null {
 /** Most sections a zone is asked to be split into to make a tool fit. */
 const MOST_SPLIT = 4;
 const MOST_PROPOSALS = 3;
+/** Hair shorter than this is set by its length before anything else. */
+const SHORT_CM = 8;
 
 /**
  * What can be done where the hair cannot carry what is planned: another size, more sections, another technique.
@@ -172,7 +174,7 @@ function rankOf(id: TechniqueId, from: Technique, lengthCm: number): number {
   if (technique.id === from.id) return 0;
   const kin = technique.motif === from.motif || (technique.tool !== null && from.tool !== null) ? 1 : 2;
   const { longestCm, shortestCm } = technique.coefficients.value;
-  // On short hair, what is made for short hair comes first.
-  const suits = lengthCm < 8 && longestCm <= 60 ? (lengthCm - shortestCm) / longestCm : 1;
-  return lengthCm < 8 ? suits + kin / 10 : kin;
+  // On short hair, what is usually done on hair about as long comes first.
+  const usualCm = Math.sqrt(shortestCm * longestCm);
+  return lengthCm < SHORT_CM ? Math.abs(Math.log(lengthCm / usualCm)) : kin;
 }

@@ -142,7 +142,7 @@ export function PlanDesk(props: PlanDeskProps) {
           onChange={(event) => edit({ ...content, title: event.target.value })}
         />
         <Link className={styles.chip} href={`/heads/${props.head.id}`}>
-          {props.head.name}, {props.head.description}
+          {[props.head.name, props.head.description].filter(Boolean).join(', ')}
         </Link>
         <span className={styles.grow} />
         <span className={styles.kept} role="status">

@@ -134,7 +134,7 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
             key={`${i}-${layer.role}`}
             label={`${layerName(layer, productIds[i] ?? null, shelf)}, for the head`}
             unit="g"
-            value={Math.round((doses[i]?.grams ?? layer.grams ?? 0) * 10) / 10}
+            value={layer.grams ?? Math.round((doses[i]?.grams ?? 0) * 10) / 10}
             low={0}
             high={500}
             step={1}
