@@ -167,7 +167,8 @@ describe('laws of drying', () => {
       fc.property(
         fc.integer({ min: 2, max: 200 }),
         fc.double({ min: 3, max: 60, noNaN: true }),
-        fc.double({ min: 5, max: 45, noNaN: true }),
+        // Hotter and this damp, water would settle on a scalp of 33 °C.
+        fc.double({ min: 5, max: 34, noNaN: true }),
         fc.double({ min: 0, max: 0.9, noNaN: true }),
         fc.constantFrom(...(Object.keys(dryingMethods) as DryingMethodId[])),
         fc.constantFrom(...TECHNIQUE_IDS),

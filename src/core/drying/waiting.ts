@@ -60,6 +60,7 @@ export function waitingHair(
     rate: 1,
     horizonH: WAIT_HORIZON_H,
     byPlace: true,
+    stepScale: 2.4,
   });
   const c = drying.value;
   const massOf = (zone: WaitingZone) => {
