@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CAUTION_PHASES } from '../advice/caution';
 import { ZONES } from '../hair/zone';
-import { QUADRANTS } from '../parting/layout';
+import { QUADRANTS } from '../parting/quadrant';
 import { HAND_UNIT_IDS } from '../products/hand-units';
 
 const number = z.number();

@@ -4,6 +4,7 @@ import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { MAX_SECTIONS } from '../parting/generate';
 import { bounded, choice } from './field';
 
+const sectionKey = z.string().min(1, 'name the section by its key').max(120);
 const coordinate = bounded('a line of the recipe', -4, 4);
 const ascending = (values: readonly number[]) =>
   values.every((value, i) => i === 0 || value > values[i - 1]!);
@@ -38,5 +39,33 @@ export const recipeInput = z.strictObject({
       .max(16, 'a part takes at most 16 points')
       .default([]),
   }),
+  splits: z
+    .array(z.strictObject({ key: sectionKey, axis: choice('axis of a split', ['g', 't']), at: coordinate }))
+    .max(MAX_SECTIONS)
+    .default([]),
+  merges: z
+    .array(z.array(sectionKey).min(2, 'a merge takes at least two sections').max(20))
+    .max(MAX_SECTIONS)
+    .default([]),
+  exclude: z
+    .array(
+      z
+        .array(z.tuple([coordinate, coordinate]))
+        .min(3, 'a patch that is left out needs at least three corners')
+        .max(200),
+    )
+    .max(20, 'at most 20 patches are left out')
+    .default([]),
+  marks: z
+    .record(
+      sectionKey,
+      z.strictObject({
+        tool: z.string().max(40).optional(),
+        dir: choice('direction', ['away', 'left', 'right']).optional(),
+        angle: bounded('angle', 0, 360, '°').optional(),
+        product: z.string().max(10).optional(),
+      }),
+    )
+    .default({}),
   panels: z.array(recipePanel).min(1, 'a recipe needs a panel').max(12, 'a recipe takes at most 12 panels'),
 });

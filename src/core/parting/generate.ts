@@ -5,7 +5,7 @@ import { BACKMOST, FOREMOST, panelOf, type Panel, type PanelId } from './panel';
 import { PART_POINTS, partAcross } from './part-line';
 import type { PartingPattern, PartLine } from './pattern';
 import { cutForLoad, planPanel } from './plan-panel';
-import type { Recipe, RecipePanel } from './recipe';
+import { UNEDITED, type Recipe, type RecipePanel } from './recipe';
 
 export const MIN_SECTIONS = 2;
 export const MAX_SECTIONS = 600;
@@ -186,6 +186,7 @@ export function generateRecipe(spec: PartingSpec): Recipe {
     C: spec.circumferenceCm,
     pattern: spec.pattern,
     part: { kind: spec.part, points: points ?? [] },
+    ...UNEDITED,
     panels: panels.map((own): RecipePanel => {
       const zone = ownOf(own);
       const lines = zone

@@ -204,6 +204,43 @@ describe('patterns and parts of the note', () => {
     expect(layOut(JSON.parse(JSON.stringify(recipe)) as typeof recipe)).toEqual(layOut(recipe));
   });
 
+  it('splits, merges, leaves out and turns sections as a recipe says, and lists what it cannot place', () => {
+    const plain = generateRecipe(specOf(18));
+    const whole = layOut(plain).sections;
+    const share = (layout: ReturnType<typeof layOut>, key: string) =>
+      layout.sections.find((section) => section.key === key)?.share;
+    const centre = whole.find((section) => section.key === 'W.3.3')!;
+    const edited = layOut({
+      ...plain,
+      splits: [
+        { key: 'W.2.2', axis: 'g', at: framePoint(whole.find((s) => s.key === 'W.2.2')!.centroid).f },
+        { key: 'W.9.9', axis: 'g', at: 0 },
+      ],
+      merges: [
+        ['W.1.1', 'W.1.2'],
+        ['W.1.3', 'W.5.1'],
+      ],
+      exclude: [
+        [
+          [centre.centroid.x - 0.1, centre.centroid.y - 0.1],
+          [centre.centroid.x + 0.1, centre.centroid.y - 0.1],
+          [centre.centroid.x + 0.1, centre.centroid.y + 0.1],
+          [centre.centroid.x - 0.1, centre.centroid.y + 0.1],
+        ],
+      ],
+      marks: { 'W.4.1': { dir: 'left' }, 'W.7.1': { dir: 'away' } },
+    });
+    // One more by the split, one fewer by the merge.
+    expect(edited.sections).toHaveLength(18);
+    expect(share(edited, 'W.2.2a')! + share(edited, 'W.2.2b')!).toBeCloseTo(1 / 18, 4);
+    expect(share(edited, 'W.1.1+W.1.2')).toBeCloseTo(2 / 18, 4);
+    expect(edited.unplaced).toEqual(['W.9.9', 'W.1.3+W.5.1', 'W.7.1']);
+    expect(edited.sections.find((section) => section.key === 'W.4.1')!.winding).toBe('to-left');
+    const left = edited.sections.reduce((sum, section) => sum + section.share, 0);
+    expect((1 - left) * polygonArea(hairlinePolygon())).toBeCloseTo(0.04, 5);
+    expect(edited.sections.map((section) => section.number)).toEqual(edited.sections.map((_, i) => i + 1));
+  });
+
   it('shares whole sections out by largest remainder, one at least', () => {
     expect(shareOut([1, 1, 2], 8)).toEqual([2, 2, 4]);
     expect(shareOut([0.01, 1, 1], 5).reduce((sum, n) => sum + n, 0)).toBe(5);

@@ -5,19 +5,9 @@ import { clipPolygon, polygonArea, polygonCentroid } from '../sphere/polygon';
 import { PANELS, panelOf, zoneOfPanel, type PanelId } from './panel';
 import { partAcross } from './part-line';
 import { bandOf } from './plan-panel';
+import { editCells, type Cell } from './recipe-edits';
+import type { Quadrant } from './quadrant';
 import type { Recipe } from './recipe';
-
-/** Which clipped-away quarter of the head a section waits in. */
-export const QUADRANTS = ['back-left', 'back-right', 'front-left', 'front-right'] as const;
-export type Quadrant = (typeof QUADRANTS)[number];
-
-/** What a stylist calls them. */
-export const QUADRANT_LABEL: Readonly<Record<Quadrant, string>> = {
-  'back-left': 'back left',
-  'back-right': 'back right',
-  'front-left': 'front left',
-  'front-right': 'front right',
-};
 
 /** One section of a layout, on the chart of a head with R = 1. */
 export interface LaidSection {
@@ -44,6 +34,8 @@ export interface LaidSection {
 export interface Layout {
   readonly recipe: Recipe;
   readonly sections: readonly LaidSection[];
+  /** Edits of the recipe whose section is gone. */
+  readonly unplaced: readonly string[];
   /** The part that is worn, as a line on the chart; null without one. */
   readonly partLine: readonly ChartPoint[] | null;
 }
@@ -92,17 +84,25 @@ function spineOf(outline: readonly FramePoint[]): ChartPoint[] {
   });
 }
 
-/** The outlines of a panel's sections, row by row from the back, from the client's left. */
-function panelSections(panel: Recipe['panels'][number], part: (t: number) => number): FramePoint[][][] {
+/** The sections of a panel, row by row from the back, from the client's left. */
+function panelCells(panel: Recipe['panels'][number], part: (t: number) => number): Cell[] {
   const region = panelOf(panel.id, panel.t[0]!, panel.t.at(-1)!, part);
-  return panel.g.map((cuts, row) => {
-    const columns: FramePoint[][] = [];
+  return panel.g.flatMap((cuts, row) => {
+    const columns: (readonly FramePoint[])[] = [];
     let rest: readonly FramePoint[] = bandOf(region, panel.t, row);
     for (const at of cuts) {
       columns.push(clipPolygon(rest, 'f', at, 'below', region.frame));
       rest = clipPolygon(rest, 'f', at, 'above', region.frame);
     }
-    return [...columns, [...rest]];
+    return [...columns, rest].map((outline, col): Cell => ({
+      key: `${panel.id}.${row + 1}.${col + 1}`,
+      panel: panel.id,
+      row,
+      col,
+      outline,
+      area: polygonArea(outline),
+      frame: region.frame,
+    }));
   });
 }
 
@@ -118,32 +118,41 @@ function partLineOf(recipe: Recipe, part: (t: number) => number): ChartPoint[] |
     .sort((a, b) => a.y - b.y);
 }
 
+const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
+
 /** Derives every section of a recipe: outlines, sizes, zones and working order. */
 export function layOut(recipe: Recipe): Layout {
   const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
-  const sections: LaidSection[] = [];
-  for (const panel of recipe.panels) {
-    panelSections(panel, part).forEach((columns, row) => {
-      columns.forEach((outline, col) => {
-        const centroid = polygonCentroid(outline);
-        const place = framePoint(centroid);
-        const isBack = place.t < EAR_LINE_T;
-        sections.push({
-          number: sections.length + 1,
-          key: `${panel.id}.${row + 1}.${col + 1}`,
-          panel: panel.id,
-          row,
-          zone: zoneOfPanel(panel.id) ?? zoneAt(place),
-          side: centroid.x < -MIDDLE ? 'left' : centroid.x > MIDDLE ? 'right' : 'middle',
-          quadrant: `${isBack ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,
-          share: polygonArea(outline) / SCALP_AREA,
-          centroid,
-          outline,
-          winding: turnsFromFace(outline) ? 'away-from-face' : (row + col) % 2 === 0 ? 'to-right' : 'to-left',
-          spine: panel.g.length === 1 && recipe.pattern === 'lanes-back' ? spineOf(outline) : null,
-        });
-      });
-    });
-  }
-  return { recipe, sections, partLine: partLineOf(recipe, part) };
+  const { cells, unplaced } = editCells(
+    recipe.panels.flatMap((panel) => panelCells(panel, part)),
+    recipe,
+  );
+  const isLanes = recipe.pattern === 'lanes-back';
+  const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.g.length]));
+  const sections = cells.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
+    const centroid = polygonCentroid(outline);
+    const place = framePoint(centroid);
+    const marked = recipe.marks[key]?.dir;
+    return {
+      number: i + 1,
+      key,
+      panel,
+      row,
+      zone: zoneOfPanel(panel) ?? zoneAt(place),
+      side: centroid.x < -MIDDLE ? 'left' : centroid.x > MIDDLE ? 'right' : 'middle',
+      quadrant: `${place.t < EAR_LINE_T ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,
+      share: area / SCALP_AREA,
+      centroid,
+      outline,
+      winding: marked
+        ? WINDING[marked]
+        : turnsFromFace(outline)
+          ? 'away-from-face'
+          : (row + col) % 2 === 0
+            ? 'to-right'
+            : 'to-left',
+      spine: isLanes && rowsOf.get(panel) === 1 && frame ? spineOf(outline) : null,
+    };
+  });
+  return { recipe, sections, unplaced, partLine: partLineOf(recipe, part) };
 }

@@ -3,7 +3,7 @@ import { LEVELS } from '../drying/nodes';
 import type { RateBelief, TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
-import type { Quadrant } from '../parting/layout';
+import type { Quadrant } from '../parting/quadrant';
 import type { ScheduleBlock } from '../schedule/backward';
 import type { HairInSet } from '../techniques/bundle';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';

@@ -1,4 +1,4 @@
-import { QUADRANTS, type Quadrant } from '../parting/layout';
+import { QUADRANTS, type Quadrant } from '../parting/quadrant';
 import { startStates } from '../coefficients/start-states';
 import { hairMoisture } from '../drying/start-moisture';
 import type { Room } from '../drying/air-at-hair';

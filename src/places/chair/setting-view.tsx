@@ -1,7 +1,7 @@
 'use client';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
-import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/layout';
+import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
 import { nextSection } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';

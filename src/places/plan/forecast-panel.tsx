@@ -9,7 +9,7 @@ import { techniqueOf, type TechniqueId } from '@/core/techniques';
 import type { TopicId } from '@/core/explain/topics';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
-import { QUADRANT_LABEL } from '@/core/parting/layout';
+import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import type { Reason } from '@/core/wear/reason';
 import {
