@@ -1,4 +1,9 @@
-import { PARAMETER_TABLES, SOURCE_WORDS, techniqueTables, type ParameterTable } from '@/core/explain/parameter-tables';
+import {
+  PARAMETER_TABLES,
+  SOURCE_WORDS,
+  techniqueTables,
+  type ParameterTable,
+} from '@/core/explain/parameter-tables';
 import { TOPIC_IDS, topicOf } from '@/core/explain/topics';
 import { productRoles } from '@/core/products';
 import { dryingMethods } from '@/core/drying-methods';

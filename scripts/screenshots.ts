@@ -40,9 +40,15 @@ async function main() {
   await take('heads', '/heads');
   await take('head', `/heads/${amara}`);
   await take('head-edit', `/heads/${amara}/edit`);
-  await take('plan', `/plan/${booked}`);
-  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' });
-  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE });
+  const settled = (page: Page) => see(page, 'range from 1,000 possible heads').then(() => undefined);
+  await take('plan', `/plan/${booked}`, {}, settled);
+  await take('plan-how-we-know', `/plan/${booked}`, {}, async (page) => {
+    await settled(page);
+    await press(page, 'Dry to the root: how we know');
+    await see(page, 'Where it is weak');
+  });
+  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
+  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
   await take('chair-drying', `/chair/${drying}`);
   await take('chair-drying-phone', `/chair/${drying}`, { viewport: PHONE });
   await take('wear', `/wear/${worn}`);
@@ -56,20 +62,33 @@ async function main() {
   await press(page, 'Plan a set');
   await arrive(page, /^\/plan\//);
   await page.waitForSelector('[data-section="18"]');
+  const openStep = (title: string) =>
+    page.evaluate((wanted) => {
+      [...document.querySelectorAll<HTMLButtonElement>('ol button')]
+        .find((b) => b.textContent?.startsWith(wanted))
+        ?.click();
+    }, title);
+  await openStep('Look');
+  await page.waitForSelector('input[value="braid"]');
+  await page.click('input[value="braid"]');
+  await page.waitForSelector('[data-section="20"]');
+  await openStep('By zone');
+  await settled(page);
   await page.evaluate(() => {
-    [...document.querySelectorAll<HTMLButtonElement>('ol button')]
-      .find((b) => b.textContent?.startsWith('Look'))
-      ?.click();
+    [...document.querySelectorAll('button')].find((b) => b.textContent === 'Comb coils here')?.click();
   });
+  await page.waitForFunction(() => document.querySelectorAll('[data-section]').length > 20);
+  await settled(page);
+  await shoot(page, 'plan-tapered');
+  // The same all over again: the set on rods is simple.
+  await press(page, 'Undo');
+  await openStep('Look');
   await page.waitForSelector('input[value="rod-set"]');
   await page.click('input[value="rod-set"]');
   await page.waitForSelector('[data-section="30"]');
-  await page.evaluate(() => {
-    [...document.querySelectorAll<HTMLButtonElement>('ol button')]
-      .find((b) => b.textContent?.startsWith('Rigid rod'))
-      ?.click();
-  });
+  await openStep('Rigid rod');
   await see(page, 'in the drawer');
+  await settled(page);
   await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
   await shoot(page, 'plan-rods');
   await press(page, 'Take to the chair');

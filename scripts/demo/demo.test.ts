@@ -33,9 +33,11 @@ describe('the demo studio', () => {
     expect((await listHeads(database.db, studioId)).length).toBeGreaterThanOrEqual(4);
     const products = await listProducts(database.db, studioId);
     expect(products.every(({ role }) => role in productRoles)).toBe(true);
-    expect((await listTools(database.db, studioId)).filter((tool) => tool.kind === 'rod').map((rod) => rod.diameterMm)).toEqual([
-      10, 13, 16, 20, 25,
-    ]);
+    expect(
+      (await listTools(database.db, studioId))
+        .filter((tool) => tool.kind === 'rod')
+        .map((rod) => rod.diameterMm),
+    ).toEqual([10, 13, 16, 20, 25]);
     const [booked] = (await listOpenPlans(database.db, studioId)).filter((plan) => plan.status === 'chosen');
     expect(booked!.brief.wearBy).toBe('2026-10-28T09:00');
     expect(answerBrief(booked!.brief).ok).toBe(true);

@@ -8,6 +8,7 @@ import {
   layerOf,
   moved,
   sectionsLabel,
+  wholeSetLabel,
   withTechnique,
   withZone,
   type PlanContent,
@@ -81,6 +82,7 @@ describe('choices', () => {
     const own = changed(brief, withZone(brief, 'nape', { technique: 'comb-coil' }));
     expect(own.set.zones?.nape).toMatchObject({ technique: 'comb-coil', sections: 15 });
     expect(answerBrief(own).ok).toBe(true);
+    expect(wholeSetLabel(own.set)).toBe('18 twists, 15 coils');
     expect(changed(own, withZone(own, 'nape', null)).set.zones).toBeUndefined();
   });
 

@@ -3,7 +3,7 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatClock, formatDay } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
-import { sectionsLabel } from '../plan/plan-content';
+import { wholeSetLabel } from '../plan/plan-content';
 import type { loadChairs } from './queries';
 
 /** Sets in the chair or drying. */
@@ -26,7 +26,7 @@ export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadCha
               title={set.headName}
               tone={set.installedAtMs ? 'plain' : 'now'}
             >
-              <p>{sectionsLabel(set.brief.set)}</p>
+              <p>{wholeSetLabel(set.brief.set)}</p>
               <p>
                 {set.installedAtMs === null
                   ? `being set since ${formatClock(set.startedAtMs, timeZone)}`

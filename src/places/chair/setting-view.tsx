@@ -15,8 +15,11 @@ import { useChairKeys } from './use-chair-keys';
 
 const MINUTE_MS = 60_000;
 
+/** Which quarters still wait, when not all do. */
 const waitingWords = (quadrants: readonly Quadrant[]) =>
-  quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ');
+  quadrants.length === QUADRANTS.length
+    ? ''
+    : `: ${quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ')}`;
 
 /** The set going in: which section, how, on what pace, finished when. */
 export function SettingView({
@@ -105,8 +108,8 @@ export function SettingView({
             <p className={styles.cue} data-late={mistDueMs < nowMs}>
               <b>
                 {mistDueMs < nowMs
-                  ? `Mist what waits now: ${waitingWords(waiting)}.`
-                  : `Mist what waits before ${formatClock(mistDueMs, timeZone)}: ${waitingWords(waiting)}.`}
+                  ? `Mist what waits now${waitingWords(waiting)}.`
+                  : `Mist what waits before ${formatClock(mistDueMs, timeZone)}${waitingWords(waiting)}.`}
               </b>{' '}
               After that it is drier than it should be set.
             </p>

@@ -9,7 +9,7 @@ import { formatDay, formatDays, formatDiameter, formatLength } from '@/ui/format
 import { Page, Part } from '@/ui/shell/page';
 import { useUnits } from '@/ui/units-context';
 import { NewPlanButton } from '../plan/new-plan-button';
-import { sectionsLabel } from '../plan/plan-content';
+import { wholeSetLabel } from '../plan/plan-content';
 import { CONDITION_LABEL } from './condition-labels';
 import styles from './head-page.module.css';
 import type { loadHead } from './queries';
@@ -121,7 +121,7 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
                     <tr key={set.id}>
                       <td>{formatDay(set.startedAtMs, timeZone)}</td>
                       <td>
-                        <Link href={`/sets/${set.id}`}>{sectionsLabel(set.brief.set)}</Link>
+                        <Link href={`/sets/${set.id}`}>{wholeSetLabel(set.brief.set)}</Link>
                       </td>
                       <td>
                         {Math.round(set.forecast.daysPresentable.p10)} to{' '}

@@ -106,11 +106,23 @@ export const layerName = (
   shelf: readonly ShelfProduct[],
 ): string => shelf.find((product) => product.id === productId)?.name ?? productRoles[layer.role].label;
 
-/** "18 twists". */
-export const sectionsLabel = (set: DraftSet): string => {
-  const { noun } = techniques[set.technique];
-  return `${set.sections ?? ''} ${set.sections === 1 ? noun[0] : noun[1]}`;
+const counted = (id: TechniqueId, count: number | undefined) => {
+  const { noun } = techniqueOf(id);
+  return `${count ?? ''} ${count === 1 ? noun[0] : noun[1]}`;
 };
+
+/** "18 twists": what the head is parted in, without zones of their own. */
+export const sectionsLabel = (set: DraftSet): string => counted(set.technique, set.sections);
+
+/** "20 braids, 15 coils": everything that goes in, zones of their own too. */
+export function wholeSetLabel(set: DraftSet): string {
+  const counts = new Map<TechniqueId, number>([[set.technique, set.sections ?? 0]]);
+  for (const own of Object.values(set.zones ?? {})) {
+    const id = own?.technique ?? set.technique;
+    if (own?.sections) counts.set(id, (counts.get(id) ?? 0) + own.sections);
+  }
+  return [...counts].map(([id, count]) => counted(id, count)).join(', ');
+}
 
 /** Moves one item of a list. */
 export function moved<T>(items: readonly T[], from: number, to: number): T[] {
@@ -146,4 +158,14 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
     };
   }
   return { set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined } };
+}
+
+/** Mean size of the sections of one technique, cm²; of all of them where none has it. */
+export function meanSectionCm2(
+  { sections }: { readonly sections: readonly { readonly areaCm2: number; readonly technique: string }[] },
+  technique: TechniqueId,
+): number {
+  const own = sections.filter((section) => section.technique === technique);
+  const counted = own.length > 0 ? own : sections;
+  return counted.reduce((sum, section) => sum + section.areaCm2, 0) / Math.max(1, counted.length);
 }

@@ -22,7 +22,9 @@ import { PlanChoices } from './choices/plan-choices';
 import { ForecastPanel } from './forecast-panel';
 import {
   motifOfSection,
+  meanSectionCm2,
   sectionsLabel,
+  wholeSetLabel,
   type PlanContent,
   type ShelfProduct,
   type ShelfTool,
@@ -268,7 +270,7 @@ export function PlanDesk(props: PlanDeskProps) {
           >
             <PlusIcon />
           </IconButton>
-          {plan && <span>{formatArea(plan.hair.scalpAreaCm2 / plan.sections.length, units)} each</span>}
+          {plan && <span>{formatArea(meanSectionCm2(plan, brief.set.technique), units)} each</span>}
         </div>
       </section>
 
@@ -296,7 +298,7 @@ export function PlanDesk(props: PlanDeskProps) {
             readyMs={live.answer.view.blocks.at(-1)!.endMs}
             days={plan.daysPresentable}
             timeZone={props.timeZone}
-            setLabel={sectionsLabel(brief.set)}
+            setLabel={wholeSetLabel(brief.set)}
             nowMs={props.nowMs}
           />
         ) : (

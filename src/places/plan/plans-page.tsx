@@ -4,7 +4,7 @@ import { formatLocalTime } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { NewPlanButton } from './new-plan-button';
-import { sectionsLabel } from './plan-content';
+import { wholeSetLabel } from './plan-content';
 import styles from './plans-page.module.css';
 import type { loadPlans } from './queries';
 
@@ -29,7 +29,7 @@ export function PlansPage({ plans, heads }: Loaded) {
           {plans.map((plan) => (
             <LinkCard level={2} key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
               <p>
-                {plan.headName}, {sectionsLabel(plan.brief.set)}
+                {plan.headName}, {wholeSetLabel(plan.brief.set)}
               </p>
               <p>{plan.brief.wearBy ? `ready by ${formatLocalTime(plan.brief.wearBy)}` : 'no time set'}</p>
             </LinkCard>

@@ -15,7 +15,7 @@ import {
 } from '@/ui/format';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { Page, Part } from '@/ui/shell/page';
-import { motifOfSection, sectionsLabel } from '../plan/plan-content';
+import { motifOfSection, wholeSetLabel } from '../plan/plan-content';
 import type { loadWear } from '../wear/queries';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
 import styles from './set-page.module.css';
@@ -78,7 +78,7 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
   const blocks = view?.blocks ?? [];
   return (
     <Page
-      title={`${set.headName}, ${sectionsLabel(set.brief.set)}`}
+      title={`${set.headName}, ${wholeSetLabel(set.brief.set)}`}
       lead={`${set.title}, begun ${formatDay(set.startedAtMs, timeZone)}, ${formatClock(set.startedAtMs, timeZone)}`}
       action={
         <LinkButton
@@ -180,7 +180,7 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
             readyMs={blocks.at(-1)!.endMs}
             days={set.forecast.daysPresentable}
             timeZone={timeZone}
-            setLabel={sectionsLabel(set.brief.set)}
+            setLabel={wholeSetLabel(set.brief.set)}
             nowMs={nowMs}
             {...(set.wearDays.length > 0 ? { worn: { lastDay: set.wearDays.at(-1)!.day } } : {})}
           />

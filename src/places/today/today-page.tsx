@@ -3,7 +3,7 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
-import { sectionsLabel } from '../plan/plan-content';
+import { wholeSetLabel } from '../plan/plan-content';
 import { wornDay } from '../wear/worn-day';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
@@ -41,7 +41,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               {setting.map((set) => (
                 <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone="now">
                   <p>
-                    {sectionsLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
+                    {wholeSetLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
                   </p>
                 </LinkCard>
               ))}
@@ -66,7 +66,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                     />
                   }
                 >
-                  <p>{sectionsLabel(set.brief.set)}</p>
+                  <p>{wholeSetLabel(set.brief.set)}</p>
                   <p className={styles.chance}>
                     <strong>{formatChance(chances.whole)}</strong> sure every root is dry
                   </p>
@@ -98,7 +98,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                       </>
                     }
                   >
-                    <p>{sectionsLabel(set.brief.set)}</p>
+                    <p>{wholeSetLabel(set.brief.set)}</p>
                     <p>{days.includes(day) ? 'today is entered' : 'today is not entered yet'}</p>
                   </LinkCard>
                 );
@@ -124,7 +124,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                   }
                 >
                   <p>
-                    {plan.headName}, {sectionsLabel(plan.brief.set)}
+                    {plan.headName}, {wholeSetLabel(plan.brief.set)}
                   </p>
                 </LinkCard>
               ))}
@@ -137,7 +137,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               {drafts.map((plan) => (
                 <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
                   <p>
-                    {plan.headName}, {sectionsLabel(plan.brief.set)}
+                    {plan.headName}, {wholeSetLabel(plan.brief.set)}
                   </p>
                 </LinkCard>
               ))}

@@ -14,7 +14,7 @@ import { RatingField } from '@/ui/fields/rating-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { formatDay, formatIndex } from '@/ui/format';
 import { Page, Part } from '@/ui/shell/page';
-import { sectionsLabel } from '../plan/plan-content';
+import { wholeSetLabel } from '../plan/plan-content';
 import { giveUp, saveWearDay } from './actions';
 import type { loadWear } from './queries';
 import { dateOfDay, wornDay } from './worn-day';
@@ -99,7 +99,7 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
 
   if (set.takenDownAtMs === null) {
     return (
-      <Page title={set.headName} lead={sectionsLabel(set.brief.set)}>
+      <Page title={set.headName} lead={wholeSetLabel(set.brief.set)}>
         <p>This set has not been taken down yet.</p>
         <Link href={`/chair/${set.id}`}>Go to the chair</Link>
       </Page>
@@ -109,7 +109,7 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
   return (
     <Page
       title={set.headName}
-      lead={`${sectionsLabel(set.brief.set)}, taken down ${formatDay(takenDownAtMs, timeZone)}. Forecast: ${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}.`}
+      lead={`${wholeSetLabel(set.brief.set)}, taken down ${formatDay(takenDownAtMs, timeZone)}. Forecast: ${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}.`}
       action={
         <LinkButton href={`/sets/${set.id}`} variant="outlined">
           Forecast and outcome

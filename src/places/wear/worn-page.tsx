@@ -3,7 +3,7 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatDay } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
-import { sectionsLabel } from '../plan/plan-content';
+import { wholeSetLabel } from '../plan/plan-content';
 import type { loadWorn } from './queries';
 import { wornDay } from './worn-day';
 
@@ -33,7 +33,7 @@ export function WornPage({ sets, timeZone, nowMs }: Awaited<ReturnType<typeof lo
                 </>
               }
             >
-              <p>{sectionsLabel(set.brief.set)}</p>
+              <p>{wholeSetLabel(set.brief.set)}</p>
               <p>taken down {formatDay(set.takenDownAtMs ?? nowMs, timeZone)}</p>
             </LinkCard>
           ))}

@@ -8,7 +8,7 @@ import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques'
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { formatArea } from '@/ui/format';
-import { sectionsLabel, withZone, type DraftBrief } from '../plan-content';
+import { meanSectionCm2, wholeSetLabel, withZone, type DraftBrief } from '../plan-content';
 import styles from './parting-steps.module.css';
 import type { PlanStep } from './plan-step';
 
@@ -28,11 +28,11 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
   const parting = brief.parting ?? {};
   const pattern = parting.pattern ?? technique.usualPattern;
   const part = parting.part ?? 'none';
-  const even = plan && plan.sections.length > 0 ? plan.hair.scalpAreaCm2 / plan.sections.length : null;
+  const even = plan && meanSectionCm2(plan, set.technique);
   return {
     id: 'sections',
     title: 'Sections',
-    answer: sectionsLabel(set),
+    answer: wholeSetLabel(set),
     note: [
       even && `${formatArea(even, units)} each`,
       PATTERN_LABEL[pattern].toLowerCase(),
@@ -110,7 +110,7 @@ function ZoneFields({
       />
       {own && (
         <NumberField
-          label="Sections there"
+          label="How many"
           value={own.sections ?? 6}
           low={1}
           high={MAX_SECTIONS}
