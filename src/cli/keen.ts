@@ -1,4 +1,5 @@
 import type { Command } from './command';
+import { exportCommand, importCommand } from './archive-commands';
 import { backupCommand, restoreCommand } from './backup-commands';
 import { daysLastedCommand } from './days-lasted-command';
 import { forecastCommand } from './forecast-command';
@@ -9,6 +10,8 @@ const commands: Readonly<Record<string, Command>> = {
   'days-lasted': daysLastedCommand,
   backup: backupCommand,
   restore: restoreCommand,
+  import: importCommand,
+  export: exportCommand,
 };
 
 const HELP = `Keen Spiral on the command line.
@@ -17,6 +20,8 @@ const HELP = `Keen Spiral on the command line.
   keen days-lasted ROWS.csv   how long styles last, by group
   keen backup FILE            copy the whole database into a new file
   keen restore FILE           put such a copy back in its place
+  keen export DIR             write the whole studio as JSON, sets and wear days as CSV
+  keen import STUDIO.json     take an exported studio into a new database
 
 Every command answers --help.`;
 

@@ -7,6 +7,7 @@ import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { answerBrief } from '@/core/plan/answer-brief';
 import { migrateDatabase, openDatabase } from '@/server/db/client';
 import { createStudio } from '@/server/db/rows/studios';
+import { seedDemo } from '../../scripts/demo/seed';
 import { aBrief } from '../support/briefs';
 
 const keen = (args: string[], input = '', databaseUrl = 'file:./test-output/none.db') =>
@@ -113,6 +114,22 @@ describe('the command line', () => {
     expect(await nameIn(join(folder, 'own.db'))).toBe('First');
     expect(await nameIn(before)).toBe('Changed');
     expect(keen(['restore', 'package.json'], '', url).stderr).toContain('not a whole copy');
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('exports a studio and takes it into a new database, once', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'keen-cli-'));
+    const url = `file:${join(folder, 'own.db')}`;
+    const database = openDatabase(url);
+    await migrateDatabase(database, url, 0);
+    await seedDemo(database, Date.UTC(2027, 2, 13));
+    database.close();
+    expect(keen(['export', join(folder, 'out')], '', url).status).toBe(0);
+    const fresh = `file:${join(folder, 'fresh.db')}`;
+    const archive = join(folder, 'out', 'studio.json');
+    expect(keen(['import', archive], '', fresh).stdout).toContain('"of":"heads"');
+    expect(keen(['import', archive], '', fresh).stderr).toContain('has heads already');
+    expect(keen(['import', 'package.json'], '', fresh).stderr).toContain('keen-spiral/studio');
     rmSync(folder, { recursive: true, force: true });
   });
 

@@ -119,6 +119,7 @@ export const planFile = z
       definition: lookWithWhy,
       frizz: lookWithWhy,
       volume: number,
+      volumeWhy: z.array(reason),
       byDay: z.array(
         z.strictObject({
           day: z.int(),

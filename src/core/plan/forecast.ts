@@ -249,6 +249,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       definition: { ...indexSpread(result.definition), why: [...result.definition.why] },
       frizz: { ...indexSpread(result.frizz), why: [...result.frizz.why] },
       volume: result.volume.value,
+      volumeWhy: [...result.volume.why],
       byDay: [...result.byDay],
     },
     daysPresentable: {

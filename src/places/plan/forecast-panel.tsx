@@ -38,6 +38,8 @@ const HOUR_MS = 3_600_000;
 /** A range a quarter either way (set-geometry §12). */
 const CURL_RANGE = 0.25;
 const MOST_REASONS = 4;
+/** Half range of volume, points (set-geometry §12). */
+const VOLUME_RANGE = 1;
 
 export interface ForecastPanelProps {
   readonly answer: AnsweredView;
@@ -109,8 +111,15 @@ function figuresOf(
       name: 'Frizz',
       value: formatIndex(result.frizz.p50),
       unit: 'of 10',
-      note: `${upTo(result.frizz.p10, result.frizz.p90)}; volume ${formatIndex(result.volume)}`,
+      note: upTo(result.frizz.p10, result.frizz.p90),
       why: { reasons: result.frizz.why, show: asPoints },
+    },
+    volume: {
+      name: 'Volume',
+      value: formatIndex(result.volume),
+      unit: 'of 10',
+      note: `${upTo(Math.max(0, result.volume - VOLUME_RANGE), Math.min(10, result.volume + VOLUME_RANGE))}, an amount and not praise`,
+      why: { reasons: result.volumeWhy, show: asPoints },
     },
     product: {
       name: 'Product',
@@ -127,7 +136,16 @@ function figuresOf(
   };
 }
 
-const SHOWN: readonly TopicId[] = ['handsOn', 'days', 'curl', 'shows', 'definition', 'frizz'];
+const SHOWN: readonly TopicId[] = [
+  'handsOn',
+  'days',
+  'curl',
+  'shows',
+  'definition',
+  'frizz',
+  'volume',
+  'product',
+];
 
 /** What will come of the plan: the headline, the figures with their ranges, why, and what to mind. */
 export function ForecastPanel(props: ForecastPanelProps) {
@@ -293,15 +311,13 @@ function Figure({
   topic,
   words,
   onAsk,
-  isWide = false,
 }: {
   topic: TopicId;
   words: FigureWords;
   onAsk: (topic: TopicId) => void;
-  isWide?: boolean;
 }) {
   return (
-    <div className={styles.figure} data-wide={isWide}>
+    <div className={styles.figure}>
       <dt>
         <Ask topic={topic} name={words.name} onAsk={onAsk} />
       </dt>
