@@ -78,6 +78,7 @@ export const planFile = z
       installMin: spread,
       takedownMin: number,
       separatingMin: number,
+      why: z.array(reason).describe('minutes of installMin'),
     }),
     doses: z.array(
       z.strictObject({
@@ -108,6 +109,9 @@ export const planFile = z
           }),
         )
         .describe('each clipped-away quarter: when it is worked, and when it wants misting first'),
+      why: z
+        .array(reason)
+        .describe('hours later or sooner than with each thing as usual; empty in the quick estimate'),
       draws: z.int().describe('heads drawn for the spread; 0 for the quick estimate'),
     }),
     result: z.strictObject({
@@ -116,6 +120,7 @@ export const planFile = z
       tipCurlDiameterMm: number,
       visibleLengthCm,
       stretch: number,
+      curlWhy: z.array(reason).describe('factors on how much of the set stays'),
       definition: lookWithWhy,
       frizz: lookWithWhy,
       volume: number,

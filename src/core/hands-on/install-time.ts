@@ -25,24 +25,37 @@ const thickness = (hairCount: number) => clamp(hairCount / handsOn.value.hairsOf
 /** Minutes to part one section at pace 1. */
 export const partingMin = (): number => handsOn.value.partMin;
 
+/** What the time of one section goes into, min at pace 1. */
+export interface InstallParts {
+  readonly parting: number;
+  readonly product: number;
+  /** Twisting, plaiting, winding: the set itself. */
+  readonly setting: number;
+  readonly root: number;
+  readonly ends: number;
+  readonly brushing: number;
+}
+export const INSTALL_PARTS = ['parting', 'product', 'setting', 'root', 'ends', 'brushing'] as const;
+
 /**
  * Minutes to part, coat and set one section at pace 1; laying out, once a head, is not in it.
  *
  * @source set-geometry §10 (fitted to common practice)
  */
-export function sectionInstallMin(work: SectionWork): number {
+export function sectionInstallParts(work: SectionWork): InstallParts {
   const n = thickness(work.hairCount);
   const c = handsOn.value;
   const t = work.technique.coefficients.value;
-  return (
-    partingMin() +
-    c.productMin * Math.sqrt(n) +
-    (t.installMin + t.installMinPerCm * work.lengthCm) * n ** t.installPower +
-    startStates[work.startState].extraMin * Math.sqrt(n) +
-    rootMethods[work.rootMethod].installMin +
-    endsMethods[work.endsMethod].installMin +
-    (work.brushedThrough ? c.brushMin * Math.sqrt(n) : 0)
-  );
+  return {
+    parting: partingMin(),
+    product: c.productMin * Math.sqrt(n),
+    setting:
+      (t.installMin + t.installMinPerCm * work.lengthCm) * n ** t.installPower +
+      startStates[work.startState].extraMin * Math.sqrt(n),
+    root: rootMethods[work.rootMethod].installMin,
+    ends: endsMethods[work.endsMethod].installMin,
+    brushing: work.brushedThrough ? c.brushMin * Math.sqrt(n) : 0,
+  };
 }
 
 /** Minutes to undo one section at pace 1. */

@@ -103,6 +103,34 @@ describe('what a change must do', () => {
     }
   });
 
+  it('says why it dries when it does: product and damp air later, a hood sooner, nothing for the usual', () => {
+    const why = (input: BriefInput) =>
+      Object.fromEntries(
+        planOf({ ...input, draws: 10 }).drying.why.map(({ factor, effect }) => [factor, effect]),
+      );
+    const own = why(
+      aBrief({
+        set: { sections: 10, layers: [{ role: 'gel', grams: 40 }] },
+        room: { relativeHumidity: 0.65 },
+        brief: { drying: [{ method: 'hood-warm', hours: 1 }] },
+      }),
+    );
+    expect(own.product).toBeGreaterThan(0);
+    expect(own.room).toBeGreaterThan(0);
+    expect(own['section-size']).toBeGreaterThan(0);
+    expect(own.drying).toBeLessThan(0);
+    expect(own['start-state']).toBeUndefined();
+    expect(planOf({ ...aBrief(), draws: 0 }).drying.why).toEqual([]);
+  });
+
+  it('says where the minutes go, and they add up', () => {
+    const { handsOn } = planOf(aBrief({ set: { rootMethod: 'braided', brushedThrough: true } }));
+    const minutes = handsOn.why.reduce((sum, { effect }) => sum + effect, 0);
+    // Laying out, 2 min a head, is no section's.
+    expect(minutes + 2).toBeCloseTo(handsOn.installMin.p50, 0);
+    expect(handsOn.why.map(({ factor }) => factor)).toContain('brushing');
+  });
+
   it('taken down too early costs definition and days', () => {
     const at = (startAt: string) =>
       planOf(

@@ -6,7 +6,7 @@ import type { DrawnTimes } from '../drying/draws';
 import { chanceDry } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { scalpAreaCm2 } from '../hair/head';
-import { partingMin } from '../hands-on/install-time';
+import { INSTALL_PARTS, partingMin, type InstallParts } from '../hands-on/install-time';
 import { nearlyDryAfterMin } from '../drying/loose-hair';
 import type { Layout } from '../parting/layout';
 import { layOutDay, type Schedule } from '../schedule/backward';
@@ -16,6 +16,7 @@ import type { KnotForm } from '../techniques/knot-form';
 import type { ToolFit } from '../techniques/rod-fit';
 import { clamp } from '../units/clamp';
 import type { Look } from '../wear/look';
+import type { Reason } from '../wear/reason';
 import type { Brief } from './brief';
 import { dosesOf, type Dose } from './dosing';
 import {
@@ -26,6 +27,7 @@ import {
   type DryingBasis,
   type DryingForecast,
 } from './drying-forecast';
+import { dryingReasons } from './drying-reasons';
 import { evennessCv } from './evenness';
 import { isoWithOffset } from './iso-time';
 import { resultOf, type SetResult } from './set-result';
@@ -139,6 +141,25 @@ function toolSizes(brief: Brief, sections: readonly SectionPlan[]): PlanFile['to
   return [...sizes.values()].sort((a, b) => a.diameterMm - b.diameterMm);
 }
 
+/** What the minutes of setting go into, most first. */
+function handsOnReasons(brief: Brief, sections: readonly SectionPlan[]): Reason[] {
+  const texts: Readonly<Record<keyof InstallParts, string>> = {
+    parting: `parting ${sections.length} sections`,
+    product: 'working product through',
+    setting: 'setting them',
+    root: 'starting the roots',
+    ends: 'finishing the ends',
+    brushing: 'brushing it through',
+  };
+  return INSTALL_PARTS.map((part) => ({
+    factor: part,
+    effect: brief.pace.median * sum(sections, (section) => section.installParts[part]),
+    text: texts[part],
+  }))
+    .filter(({ effect }) => effect >= 0.5)
+    .sort((a, b) => b.effect - a.effect);
+}
+
 /** Figure on a 0–10 scale with its half range. */
 const indexSpread = (look: Look) => ({
   p10: clamp(look.value - resultTable.value.indexRange, 0, 10),
@@ -217,6 +238,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       installMin: spreadByLn(installMin, brief.pace.lnSd),
       takedownMin,
       separatingMin,
+      why: handsOnReasons(brief, sections),
     },
     doses: doses.map((dose) => ({
       role: dose.layer.role,
@@ -238,6 +260,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         ...quadrant,
         mistAtMin: [...quadrant.mistAtMin],
       })),
+      why: drawn.length > 0 ? dryingReasons(brief, basis.drying) : [],
       draws: drying.draws,
     },
     result: {
@@ -246,6 +269,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       tipCurlDiameterMm: result.tipDiameterMm,
       visibleLengthCm: firstDay.visibleLengthCm,
       stretch: firstDay.stretch,
+      curlWhy: [...result.curlWhy],
       definition: { ...indexSpread(result.definition), why: [...result.definition.why] },
       frizz: { ...indexSpread(result.frizz), why: [...result.frizz.why] },
       volume: result.volume.value,

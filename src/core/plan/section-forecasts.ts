@@ -1,7 +1,13 @@
 import { dryMassG, meanSurvival } from '../hair/dry-mass';
 import { scalpAreaCm2 } from '../hair/head';
 import type { Zone } from '../hair/zone';
-import { sectionInstallMin, sectionSeparateMin, sectionTakedownMin } from '../hands-on/install-time';
+import {
+  INSTALL_PARTS,
+  sectionInstallParts,
+  sectionSeparateMin,
+  sectionTakedownMin,
+  type InstallParts,
+} from '../hands-on/install-time';
 import type { Layout } from '../parting/layout';
 import type { Quadrant } from '../parting/quadrant';
 import type { HairInSet } from '../techniques/bundle';
@@ -25,6 +31,8 @@ export interface SectionPlan {
   readonly form: SetForm;
   /** Minutes at the brief's pace. */
   readonly installMin: number;
+  /** What they go into, at pace 1. */
+  readonly installParts: InstallParts;
   readonly takedownMin: number;
   readonly separatingMin: number;
 }
@@ -53,6 +61,7 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
     const lengthCm = head.stretchedLengthCm[zone];
     const form = technique.form(bundle, technique.tool ? own.tool : null);
     const one = { ...set, ...own, technique, hairCount, lengthCm };
+    const installParts = sectionInstallParts(one);
     return {
       zone,
       hairCount,
@@ -60,7 +69,8 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
       bundle,
       form: own.tool?.kind === 'end-rod' ? withEndRod(form, bundle, own.tool) : form,
-      installMin: pace * sectionInstallMin(one),
+      installMin: pace * INSTALL_PARTS.reduce((sum, part) => sum + installParts[part], 0),
+      installParts,
       takedownMin: pace * sectionTakedownMin(one),
       separatingMin: pace * sectionSeparateMin(one, brief.wear.separations),
     };

@@ -6,7 +6,8 @@ import { techniqueOf } from '../techniques';
 import { clamp } from '../units/clamp';
 import { daysPresentable, lnDaysPresentable, type DaysPresentable } from '../wear/days';
 import { definitionTerms, frizzTerms, lookOf, volumeTerms, type Look } from '../wear/look';
-import { retentionLeft, setRetention, straightenedLeft } from '../wear/retention';
+import type { Reason } from '../wear/reason';
+import { retentionFactors, retentionLeft, setRetention, straightenedLeft } from '../wear/retention';
 import { nightOf, sizeDoublings, type SetFacts } from '../wear/set-facts';
 import type { Brief } from './brief';
 import type { Dose } from './dosing';
@@ -34,12 +35,17 @@ export interface SetResult {
   readonly byDay: readonly WearDayForecast[];
   readonly rootDiameterMm: number;
   readonly tipDiameterMm: number;
+  /** Factors on how much of the set stays, of the head's largest group of zones. */
+  readonly curlWhy: readonly Reason[];
 }
 
 /** Longest that a style is followed, days. */
 const MOST_DAYS = 45;
 /** What a faded set costs the look: definition lost, frizz and volume gained when all of it is gone (set-geometry §9). */
 const FADED = { definition: -7.5, frizz: 5, volume: 1.5 } as const;
+
+/** Factors this near to 1 say nothing to a stylist. */
+const SMALLEST_FACTOR = 0.01;
 
 const WEAK_ENDS = ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'];
 
@@ -174,5 +180,8 @@ export function resultOf(
     byDay: Array.from({ length: Math.min(MOST_DAYS, Math.ceil(days.p90)) + 1 }, (_, day) => onDay(day)),
     rootDiameterMm: meanFirst((curl) => curl.rootDiameterMm),
     tipDiameterMm: meanFirst((curl) => curl.tipDiameterMm),
+    curlWhy: retentionFactors(parts[0]!.facts, parts[0]!.sections[0]!.hairCount)
+      .filter(({ effect }) => Math.abs(effect - 1) >= SMALLEST_FACTOR)
+      .sort((a, b) => a.effect - b.effect),
   };
 }

@@ -1,23 +1,50 @@
 import { result } from '../coefficients/result';
+import type { Reason } from './reason';
 import { dewOver, startOf, type SetFacts } from './set-facts';
 
 /**
- * Share of the set that stays at takedown, 0 own pattern … 1 shape of the set.
+ * What decides how much of the set stays, as factors that multiply.
  *
  * @param hairCount hairs in the section
  * @source set-geometry §7 (fitted and assumed)
  */
-export function setRetention(facts: SetFacts, hairCount: number): number {
+export function retentionFactors(facts: SetFacts, hairCount: number): Reason[] {
   const c = result.value;
-  const dry = (1 - facts.damp) ** c.dryRetentionPower;
-  const hold = c.holdRetentionBase + (1 - c.holdRetentionBase) * Math.sqrt(facts.hold);
-  const size = (1 + hairCount / 5000) ** c.sizeRetention;
-  const dew = Math.exp(-c.dewRetention * dewOver(facts));
-  const fit = facts.fill > 1 ? 1 / (1 + c.overlapRetention * (Math.min(facts.fill, 6) - 1)) : 1;
-  return (
-    facts.technique.coefficients.value.retentionCap * dry * hold * startOf(facts).retention * size * dew * fit
-  );
+  const { noun, label, coefficients } = facts.technique;
+  return [
+    {
+      factor: 'technique',
+      effect: coefficients.value.retentionCap,
+      text: `what ${label.toLowerCase()} keeps at best`,
+    },
+    {
+      factor: 'damp',
+      effect: (1 - facts.damp) ** c.dryRetentionPower,
+      text: 'still damp inside at takedown',
+    },
+    {
+      factor: 'hold',
+      effect: c.holdRetentionBase + (1 - c.holdRetentionBase) * Math.sqrt(facts.hold),
+      text: facts.holdName ? `hold from the ${facts.holdName}` : 'no hold product',
+    },
+    { factor: 'start-state', effect: startOf(facts).retention, text: startOf(facts).phrase },
+    {
+      factor: 'section-size',
+      effect: (1 + hairCount / 5000) ** c.sizeRetention,
+      text: `how much hair is in each ${noun[0]}`,
+    },
+    { factor: 'dew-point', effect: Math.exp(-c.dewRetention * dewOver(facts)), text: 'damp air outdoors' },
+    {
+      factor: 'overlap',
+      effect: facts.fill > 1 ? 1 / (1 + c.overlapRetention * (Math.min(facts.fill, 6) - 1)) : 1,
+      text: 'hair wound over hair on the tool',
+    },
+  ];
 }
+
+/** Share of the set that stays at takedown, 0 own pattern … 1 shape of the set. */
+export const setRetention = (facts: SetFacts, hairCount: number): number =>
+  retentionFactors(facts, hairCount).reduce((product, { effect }) => product * effect, 1);
 
 /** Share of the set at takedown still there after `day` days: 60 % on the median day. */
 export const retentionLeft = (day: number, medianDays: number): number =>

@@ -58,9 +58,16 @@ interface FigureWords {
   readonly value: string;
   readonly unit?: string;
   readonly note: string;
-  readonly why?: { readonly reasons: readonly Reason[]; readonly show: (effect: number) => string };
+  readonly why?: {
+    readonly reasons: readonly Reason[];
+    readonly show: (effect: number) => string;
+    /** More of it is worse: later, frizzier. */
+    readonly isWorseUp?: boolean;
+  };
 }
 
+const asMinutes = (effect: number) => formatMinutes(effect);
+const asHours = (effect: number) => `${effect < 0 ? '−' : '+'}${formatHours(Math.abs(effect))}`;
 const asPoints = (effect: number) => formatSigned(effect);
 const asPercent = (effect: number) => `${formatSigned((effect - 1) * 100, 0)} %`;
 
@@ -83,6 +90,7 @@ function figuresOf(
       name: 'Hands-on',
       value: formatMinutes(hands),
       note: `set ${formatMinutes(handsOn.installMin.p50)} (${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}), undo ${formatMinutes(handsOn.takedownMin + handsOn.separatingMin)}`,
+      why: { reasons: handsOn.why, show: asMinutes },
     },
     days: {
       name: 'Lasts',
@@ -94,11 +102,13 @@ function figuresOf(
       name: curlName === 'curl' ? 'Curl' : curlName === 'wave' ? 'Wave' : 'Crimp',
       value: formatDiameter(curl, units),
       note: `${formatDiameter(curl * (1 - CURL_RANGE), units)} to ${formatDiameter(curl * (1 + CURL_RANGE), units)}, own coil ${formatDiameter(ownCoilMm, units)}`,
+      why: { reasons: result.curlWhy, show: asPercent },
     },
     shows: {
       name: 'Shows',
       value: formatLength(result.stretch * meanLengthCm, units),
       note: `of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %${longest - shortest > 1 ? `; ${formatLength(shortest, units)} to ${formatLength(longest, units)} by zone` : ''}`,
+      why: { reasons: result.curlWhy, show: asPercent },
     },
     definition: {
       name: 'Definition',
@@ -112,13 +122,13 @@ function figuresOf(
       value: formatIndex(result.frizz.p50),
       unit: 'of 10',
       note: upTo(result.frizz.p10, result.frizz.p90),
-      why: { reasons: result.frizz.why, show: asPoints },
+      why: { reasons: result.frizz.why, show: asPoints, isWorseUp: true },
     },
     volume: {
       name: 'Volume',
       value: formatIndex(result.volume),
       unit: 'of 10',
-      note: `${upTo(Math.max(0, result.volume - VOLUME_RANGE), Math.min(10, result.volume + VOLUME_RANGE))}, an amount and not praise`,
+      note: `${upTo(Math.max(0, result.volume - VOLUME_RANGE), Math.min(10, result.volume + VOLUME_RANGE))}; how full it is`,
       why: { reasons: result.volumeWhy, show: asPoints },
     },
     product: {
@@ -173,7 +183,6 @@ export function ForecastPanel(props: ForecastPanelProps) {
           const figure = figures[topic];
           return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
         })}
-        {figures.product && <Figure topic="product" words={figures.product} onAsk={setAsked} isWide />}
       </dl>
       <Why title="Why this definition" words={figures.definition} />
       <Why title="Why this many days" words={figures.days} />
@@ -187,7 +196,13 @@ export function ForecastPanel(props: ForecastPanelProps) {
               ? `${dryWords.value} ${dryWords.note}`
               : `${askedFigure.name}: ${askedFigure.value}${askedFigure.unit ? ` ${askedFigure.unit}` : ''}; ${askedFigure.note}`
           }
-          why={askedFigure?.why ? <Why title="What pushed it" words={askedFigure} all /> : null}
+          why={
+            <Why
+              title={asked === 'handsOn' ? 'Where the minutes go' : 'What pushed it'}
+              words={asked === 'dry' ? dryWords : askedFigure}
+              all
+            />
+          }
           onClose={() => setAsked(null)}
         />
       )}
@@ -196,17 +211,22 @@ export function ForecastPanel(props: ForecastPanelProps) {
 }
 
 /** Dry to the root: by the clock where the day is laid out, else in hours. */
-function dryFigure({ view }: AnsweredView, timeZone: string): { value: string; note: string } {
-  const { dryAfterH } = view.plan.drying;
+function dryFigure({ view }: AnsweredView, timeZone: string): FigureWords {
+  const { dryAfterH, why: reasons } = view.plan.drying;
+  const why = { reasons, show: asHours, isWorseUp: true };
   const start = view.blocks.find((block) => block.step === 'install')?.endMs;
   if (start === undefined) {
     return {
+      name: 'Dry to the root',
+      why,
       value: formatHours(dryAfterH.p50),
       note: `after setting, between ${formatHours(dryAfterH.p10)} and ${formatHours(dryAfterH.p90)}`,
     };
   }
   const at = (hours: number) => formatAboutClock(start + hours * HOUR_MS, timeZone);
   return {
+    name: 'Dry to the root',
+    why,
     value: at(dryAfterH.p50),
     note: `between ${at(dryAfterH.p10)} and ${at(dryAfterH.p90)}, ${formatDay(start + dryAfterH.p50 * HOUR_MS, timeZone)}`,
   };
@@ -342,7 +362,7 @@ function Why({
   all?: boolean;
 }): ReactNode {
   if (!words?.why || words.why.reasons.length === 0) return null;
-  const { reasons, show } = words.why;
+  const { reasons, show, isWorseUp = false } = words.why;
   return (
     <section className={styles.why}>
       <h2>{title}</h2>
@@ -351,7 +371,7 @@ function Why({
           const effect = show(reason.effect);
           return (
             <li key={reason.factor}>
-              <b data-sign={effect.startsWith('−') ? 'down' : 'up'}>{effect}</b> {reason.text}
+              <b data-sign={effect.startsWith('−') === isWorseUp ? 'up' : 'down'}>{effect}</b> {reason.text}
             </li>
           );
         })}

@@ -42,11 +42,11 @@ export function HowWeKnow({
             </IconButton>
           </header>
           <p className={styles.now}>{now}</p>
+          {why}
           {own.how.map((line) => (
             <p key={line}>{line}</p>
           ))}
           <p className={styles.law}>{own.law}</p>
-          {why}
           <h3>Checked against</h3>
           <List lines={own.checkedAgainst} />
           <h3>Where it is weak</h3>

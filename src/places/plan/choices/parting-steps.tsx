@@ -7,8 +7,16 @@ import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
-import { formatArea } from '@/ui/format';
-import { meanSectionCm2, wholeSetLabel, withZone, type DraftBrief } from '../plan-content';
+import { formatArea, formatDiameter, type UnitSystem } from '@/ui/format';
+import {
+  meanSectionCm2,
+  wholeSetLabel,
+  withZone,
+  type DraftBrief,
+  toolOf,
+  toolsFor,
+  type ShelfTool,
+} from '../plan-content';
 import styles from './parting-steps.module.css';
 import type { PlanStep } from './plan-step';
 
@@ -88,13 +96,21 @@ const SAME = 'same';
 function ZoneFields({
   zone,
   brief,
+  tools,
+  units,
   changeBrief,
 }: {
   zone: Zone;
   brief: DraftBrief;
+  tools: readonly ShelfTool[];
+  units: UnitSystem;
   changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
   const own = brief.set.zones?.[zone];
+  const kind = techniqueOf(own?.technique ?? brief.set.technique).tool;
+  const sizes = own && kind ? toolsFor(tools, kind) : [];
+  const size = own?.tool ?? brief.set.tool;
+  const chosen = sizes.find(({ diameterMm }) => diameterMm === size?.diameterMm);
   return (
     <div className={styles.zone}>
       <SelectField
@@ -119,12 +135,28 @@ function ZoneFields({
           onCommit={(sections) => changeBrief(withZone(brief, zone, { ...own, sections }))}
         />
       )}
+      {own && sizes.length > 0 && (
+        <SelectField
+          label="Size"
+          value={chosen?.id ?? ''}
+          options={[
+            ...(chosen
+              ? []
+              : [{ value: '', label: size ? formatDiameter(size.diameterMm, units) : 'usual' }]),
+            ...sizes.map(({ id, diameterMm }) => ({ value: id, label: formatDiameter(diameterMm, units) })),
+          ]}
+          onChange={(id) => {
+            const next = sizes.find((tool) => tool.id === id);
+            if (next) changeBrief(withZone(brief, zone, { ...own, tool: toolOf(next) }));
+          }}
+        />
+      )}
     </div>
   );
 }
 
 /** What is done differently where: a tapered cut mixes techniques and sizes. */
-export const zonesStep: PlanStep = ({ brief, set, plan, changeBrief }) => {
+export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrief }) => {
   const own = ZONES.filter((zone) => set.zones?.[zone]);
   const troubled = plan?.zones.filter((zone) => zone.problem !== null) ?? [];
   const nameOf = (zone: Zone) => {
@@ -172,7 +204,14 @@ export const zonesStep: PlanStep = ({ brief, set, plan, changeBrief }) => {
           </div>
         ))}
         {ZONES.map((zone) => (
-          <ZoneFields key={zone} zone={zone} brief={brief} changeBrief={changeBrief} />
+          <ZoneFields
+            key={zone}
+            zone={zone}
+            brief={brief}
+            tools={tools}
+            units={units}
+            changeBrief={changeBrief}
+          />
         ))}
       </>
     ),

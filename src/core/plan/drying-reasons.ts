@@ -1,0 +1,125 @@
+import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '../coefficients/hair';
+import type { UncertainDrying } from '../drying/draws';
+import { air } from '../drying-methods/air';
+import { dryRun } from '../drying/dry-run';
+import { handPartedClasses } from '../drying/section-classes';
+import { hairMoisture } from '../drying/start-moisture';
+import { techniqueOf } from '../techniques';
+import type { Reason } from '../wear/reason';
+import { startStates } from '../coefficients/start-states';
+import type { Brief } from './brief';
+import type { DryingBasis } from './drying-forecast';
+
+/** The head and room that a plan is compared with, one thing at a time. */
+const ORDINARY_ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
+/** Effects smaller than this say nothing to a stylist, h. */
+const SMALLEST_SHOWN_H = 0.1;
+const QUICK_STEPS = 3;
+
+/** Hours until a head at the usual rate is dry. */
+function hoursOf(what: UncertainDrying): number {
+  const { dryAfterH } = dryRun({
+    classes: handPartedClasses(what.zones, (i) => ({
+      density: 1,
+      startMoisture: what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG,
+      largestQuantile: 0.5,
+    })),
+    room: what.room,
+    steps: what.steps,
+    porosityFactor: what.porosityFactor,
+    startMoisture: 0,
+    filmResistanceSM: what.filmResistanceSM,
+    rate: what.rate.median,
+    horizonH: what.horizonH,
+    stepScale: QUICK_STEPS,
+    timesOnly: true,
+  });
+  return Math.min(what.horizonH, Math.max(...dryAfterH.filter((hours) => !Number.isNaN(hours))));
+}
+
+/**
+ * What makes this head dry later or sooner than an ordinary one, in hours: each thing by itself put back to what is
+ * usual, and the model run again.
+ */
+export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis): Reason[] {
+  const { set, head, room } = brief;
+  const technique = techniqueOf(set.technique);
+  const porosityFactor = POROSITY[head.porosity].boundWater;
+  const usualCount = technique.usualSections;
+  const whole = hoursOf(uncertain);
+  const others: readonly (readonly [
+    factor: string,
+    text: string,
+    change: Partial<UncertainDrying> | null,
+  ])[] = [
+    [
+      'product',
+      'the products and the water in them',
+      set.layers.length > 0 ? { productWaterPerG: 0, filmResistanceSM: 0 } : null,
+    ],
+    [
+      'start-state',
+      startStates[set.startState].phrase,
+      set.startState === 'damp'
+        ? null
+        : { hairMoistureOf: (_, own, pickUp) => hairMoisture('damp', porosityFactor, own, pickUp) },
+    ],
+    [
+      'section-size',
+      set.sections < usualCount
+        ? `${set.sections} sections, fewer than usual`
+        : `${set.sections} sections, more than usual`,
+      set.sections === usualCount
+        ? null
+        : {
+            zones: uncertain.zones.map((zone) => ({
+              ...zone,
+              count: Math.max(1, Math.round((zone.count * usualCount) / set.sections)),
+              areaCm2:
+                (zone.areaCm2 * zone.count) /
+                Math.max(1, Math.round((zone.count * usualCount) / set.sections)),
+              largestCm2: (zone.largestCm2 * set.sections) / usualCount,
+            })),
+          },
+    ],
+    [
+      'drying',
+      'the drying you chose, against open air',
+      brief.drying.every((step) => step.method.id === air.id) ? null : { steps: [{ method: air, hours: 0 }] },
+    ],
+    [
+      'room',
+      `a room of ${Math.round(room.temperatureC)} °C and ${Math.round(room.relativeHumidity * 100)} %`,
+      { room: ORDINARY_ROOM },
+    ],
+    [
+      'hair',
+      'how dense and how thick this hair is',
+      {
+        zones: uncertain.zones.map((zone) => ({
+          ...zone,
+          hairsPerCm2: DENSITY_PER_CM2.medium,
+          strandUm: STRAND_UM.medium,
+        })),
+      },
+    ],
+    [
+      'install',
+      'dried while the rest went in',
+      waiting.installMin > 0
+        ? { zones: uncertain.zones.map((zone) => ({ ...zone, setBeforeEndH: 0 })) }
+        : null,
+    ],
+    [
+      'learnt-rate',
+      uncertain.rate.median > 1 ? 'this head dries quickly' : 'this head dries slowly',
+      uncertain.rate.median === 1 ? null : { rate: { ...uncertain.rate, median: 1 } },
+    ],
+  ];
+  return others
+    .flatMap(([factor, text, change]): Reason[] =>
+      change === null ? [] : [{ factor, text, effect: whole - hoursOf({ ...uncertain, ...change }) }],
+    )
+    .filter((reason) => Math.abs(reason.effect) >= SMALLEST_SHOWN_H)
+    .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect));
+}
