@@ -20,7 +20,13 @@ import {
 import { knotLevels } from './knot-core';
 import { sectionNodes, type DryingNode, type SectionClass } from './nodes';
 import { solveLadder, type Ladder } from './ladder';
-import { activityAtRegain, dryRegain, equilibriumRegain, saturatedRegain } from './sorption';
+import {
+  activityAtRegain,
+  dryRegain,
+  dryRegainInHotAir,
+  equilibriumRegain,
+  saturatedRegain,
+} from './sorption';
 
 /** One step of a drying sequence. The last step of a sequence goes on until everything is dry. */
 export interface DryingStep {
@@ -259,18 +265,21 @@ export function dryRun(input: DryRunInput): DryRun {
   const nodes = zones.flatMap((zone) => zone.nodes);
   const saturated = saturatedRegain(p);
   const dryMoisture = dryRegain(input.room.relativeHumidity, p);
+  const dryUnder = (method: DryingMethod) => (method.isHot ? dryRegainInHotAir(p) : dryMoisture);
   const totalKg = nodes.reduce((sum, node) => sum + node.massKg, 0);
   const startWaterKg = nodes.reduce((sum, node) => sum + node.massKg * node.moisture, 0);
   let evaporatedKg = 0;
 
   const dryAfterH = new Array<number>(input.classes.length * 3).fill(Infinity);
+  const legs = legsOf(input, installS);
+  const firstMethod = legs[0]!.method;
   let stillDamp = 0;
   /** Notes a place as dry at `seconds`, unless it was before. */
   const markDry = (place: number, seconds: number) => {
     if (dryAfterH[place] === Infinity) dryAfterH[place] = Math.max(0, (seconds - installS) / 3600);
   };
   for (const node of nodes) {
-    if (node.moisture > dryMoisture) {
+    if (node.moisture > dryUnder(firstMethod)) {
       stillDamp++;
       continue;
     }
@@ -324,10 +333,11 @@ export function dryRun(input: DryRunInput): DryRun {
   };
   if (installS === 0) startRecording();
 
-  for (const leg of legsOf(input, installS)) {
+  for (const leg of legs) {
     if (stillDamp === 0) break;
     if (now >= leg.untilS - 1e-9) continue;
     const air = methodAir(leg.method, input.room, input.supply);
+    const dry = dryUnder(leg.method);
     for (const zone of zones) {
       const exchange = zoneExchange(leg.method, input.room, zone, input.supply);
       zone.between = exchange.between;
@@ -369,9 +379,9 @@ export function dryRun(input: DryRunInput): DryRun {
             Math.abs(before - node.moisture) /
             (LOSS_A_STEP + LOSS_SHARE_A_STEP * Math.max(0, before - dryMoisture));
           if (loss > fastest) fastest = loss;
-          if (node.isKnot) markKnot(node, before, limitBefore, step);
-          else if (node.moisture <= dryMoisture) {
-            markDry(node.place, now + step * crossingShare(before, node.moisture, dryMoisture, node.limit));
+          if (node.isKnot) markKnot(node, before, limitBefore, step, dry);
+          else if (node.moisture <= dry) {
+            markDry(node.place, now + step * crossingShare(before, node.moisture, dry, node.limit));
             node.isDry = true;
             stillDamp--;
           }
@@ -387,7 +397,7 @@ export function dryRun(input: DryRunInput): DryRun {
   now = Math.max(now, installS);
   startRecording();
 
-  function markKnot(node: RunningNode, before: number, limitBefore: number, step: number) {
+  function markKnot(node: RunningNode, before: number, limitBefore: number, step: number, dry: number) {
     const was = knotLevels(before, limitBefore, node.startMoisture, p);
     const is = knotLevels(node.moisture, node.limit, node.startMoisture, p);
     const pairs = [
@@ -396,10 +406,10 @@ export function dryRun(input: DryRunInput): DryRun {
       [was.shell, is.shell],
     ] as const;
     pairs.forEach(([from, to], level) => {
-      if (to > dryMoisture) return;
-      markDry(node.place - 1 + level, now + step * crossingShare(from, to, dryMoisture, node.limit));
+      if (to > dry) return;
+      markDry(node.place - 1 + level, now + step * crossingShare(from, to, dry, node.limit));
     });
-    if (is.core <= dryMoisture) {
+    if (is.core <= dry) {
       node.isDry = true;
       stillDamp--;
     }

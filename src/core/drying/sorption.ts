@@ -44,3 +44,7 @@ export function dryRegain(roomHumidity: number, porosityFactor: number): number 
   const inRoom = equilibriumRegain(Math.max(ORDINARY_HUMIDITY, roomHumidity), porosityFactor);
   return Math.min(glassRegain, inRoom + dryGapShare * Math.max(0, nearlyDryRegain - inRoom));
 }
+
+/** Under hot air hair gets as dry as in an ordinary room, however damp the room outside the hood is. */
+export const dryRegainInHotAir = (porosityFactor: number): number =>
+  dryRegain(ORDINARY_HUMIDITY, porosityFactor);
