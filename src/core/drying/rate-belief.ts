@@ -79,6 +79,8 @@ export function beliefFromDraws(times: TimesByRate, drawnH: readonly number[]): 
 /** Grid cells are read as having this width in ln time, so that the chance moves smoothly. */
 const CELL = GRID_STEP / 2;
 
+const LN_INSTANT = Math.log(2 * INSTANT_H);
+
 /** ln hours to dry at each rate of a belief. */
 const lnHoursOf = (belief: RateBelief, times: TimesByRate): number[] =>
   belief.lnRates.map((x) => Math.log(Math.max(INSTANT_H, hoursAtRate(times.lnRates, times.hours, x))));
@@ -88,7 +90,8 @@ function chanceBy(weights: readonly number[], lnHours: readonly number[], afterH
   let chance = 0;
   for (let i = 0; i < weights.length; i++) {
     const z = (lnAfter - lnHours[i]!) / CELL;
-    chance += weights[i]! * (z > 5 ? 1 : z < -5 ? 0 : normalCdf(z));
+    const wasDryAtOnce = lnHours[i]! <= LN_INSTANT;
+    chance += weights[i]! * (wasDryAtOnce || z > 5 ? 1 : z < -5 ? 0 : normalCdf(z));
   }
   return Math.min(1, chance);
 }

@@ -148,6 +148,18 @@ describe('what a change must do', () => {
     expect(rushed.result.definition.why.map((reason) => reason.factor)).toContain('damp');
   });
 
+  it('hair set dry with nothing on it is surely dry at once', () => {
+    const { drying } = planOf(
+      aBrief({
+        set: { startState: 'stretched-dry', layers: [] },
+        brief: { wearBy: '2027-03-13T09:00:00Z' },
+      }),
+    );
+    expect(drying.dryAfterH).toEqual({ p10: 0, p50: 0, p90: 0 });
+    expect(drying.chanceDryAtWearBy).toBeGreaterThan(0.99);
+    expect(drying.curve[0]!.chanceDry).toBeGreaterThan(0.99);
+  });
+
   it('left and right are alike', () => {
     const { sections } = planOf(aBrief({ set: { sections: 41 } }));
     const count = (zone: string) => sections.filter((section) => section.zone === zone).length;
@@ -191,12 +203,17 @@ describe('for any head and set', () => {
       fc.property(
         plain.filter((input) => techniqueOf(input.set.technique).tool === null),
         fc.integer({ min: 4, max: 60 }),
-        (input, sections) => {
+        fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+        (input, sections, relativeHumidity) => {
+          // In air that never lets hair dry, what is damp at takedown widens the curl, whatever its section.
+          const room = { ...input.room, relativeHumidity };
           const [few, many] = [sections, 2 * sections].map((own) =>
-            planOf(quick({ ...input, set: { ...input.set, sections: own } })),
+            planOf(quick({ ...input, room, set: { ...input.set, sections: own } })),
           ) as [ReturnType<typeof planOf>, ReturnType<typeof planOf>];
           // Hair too short for what is planned does not curl as planned; the plan says so.
           fc.pre([few, many].every((plan) => plan.zones.every((zone) => zone.problem === null)));
+          // Hair that hangs all but straight shows its own wave, whatever was set.
+          fc.pre([few, many].every((plan) => !plan.cautions.some(({ code }) => code === 'hangs-straight')));
           never(many.drying.dryAfterH.p50, few.drying.dryAfterH.p50, 'drying');
           expect(many.result.curlDiameterMm).toBeLessThanOrEqual(few.result.curlDiameterMm * 1.01);
           expect(many.result.definition.p50).toBeGreaterThanOrEqual(few.result.definition.p50 - 0.05);
