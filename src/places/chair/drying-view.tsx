@@ -7,6 +7,7 @@ import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { dryingState } from '@/ui/crown-map/section-state';
 import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
+import { AskHow } from '@/ui/how-we-know/ask';
 import { recordCheck } from './actions';
 import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps, CheckRow } from './chair-set';
@@ -92,7 +93,14 @@ export function DryingView(props: DryingViewProps) {
       <section className={styles.panel} aria-label="Drying">
         <p className={styles.count} aria-live="polite">
           <strong>{formatChance(chances.whole)}</strong>
-          <span>sure every root is dry now</span>
+          <span>
+            sure every root is{' '}
+            <AskHow
+              topic="dry"
+              name="dry now"
+              now={`${formatChance(chances.whole)} sure. Dry about ${clock(now.dryAfterH.p50)}, between ${clock(now.dryAfterH.p10)} and ${clock(now.dryAfterH.p90)}.`}
+            />
+          </span>
         </p>
         <div className={styles.instruction}>
           <p>

@@ -10,6 +10,7 @@ import { formatClock, formatMass, formatStopwatch } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps } from './chair-set';
+import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
 
@@ -126,8 +127,12 @@ export function SettingView({
           <div>
             <dd>{formatClock(pace.finishAtMs.p50, timeZone)}</dd>
             <dt>
-              finished, {formatClock(pace.finishAtMs.p10, timeZone)} to{' '}
-              {formatClock(pace.finishAtMs.p90, timeZone)}
+              <AskHow
+                topic="handsOn"
+                name="finished"
+                now={`Finished about ${formatClock(pace.finishAtMs.p50, timeZone)}, between ${formatClock(pace.finishAtMs.p10, timeZone)} and ${formatClock(pace.finishAtMs.p90, timeZone)}, from the pace so far.`}
+              />
+              , {formatClock(pace.finishAtMs.p10, timeZone)} to {formatClock(pace.finishAtMs.p90, timeZone)}
             </dt>
           </div>
           <div>

@@ -13,7 +13,7 @@ export function useChairKeys(onKey: (key: ChairKey) => void, isOff: boolean) {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
       const target = event.target as HTMLElement | null;
-      if (target?.matches('input, textarea, select')) return;
+      if (target?.matches('input, textarea, select') || target?.closest('[role="dialog"]')) return;
       if (event.key === ' ' && target?.matches('button, a')) return;
       const known = CHAIR_KEYS.find(({ key }) => key === event.key || key === event.key.toLowerCase());
       if (!known) return;

@@ -1,6 +1,5 @@
 'use client';
 import Button from '@mui/material/Button';
-import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
@@ -28,11 +27,10 @@ import {
   formatSigned,
   type UnitSystem,
 } from '@/ui/format';
+import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
 import { useUnits } from '@/ui/units-context';
 import styles from './forecast-panel.module.css';
 import type { Refining } from './use-forecast';
-
-const HowWeKnow = dynamic(() => import('@/ui/how-we-know/how-we-know').then((module) => module.HowWeKnow));
 
 const HOUR_MS = 3_600_000;
 /** A range a quarter either way (set-geometry §12). */
@@ -300,18 +298,6 @@ function DryHeadline({
     </>
   );
 }
-
-/** A name that opens how its number comes about. */
-const Ask = ({ topic, name, onAsk }: { topic: TopicId; name: string; onAsk: (topic: TopicId) => void }) => (
-  <button
-    type="button"
-    className={styles.ask}
-    aria-label={`${name}: how we know`}
-    onClick={() => onAsk(topic)}
-  >
-    {name}
-  </button>
-);
 
 function Cautions({ cautions }: { cautions: PlanFile['cautions'] }) {
   if (cautions.length === 0) return null;

@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import type { TopicId } from '@/core/explain/topics';
 import { runState } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
@@ -13,6 +14,7 @@ import {
   formatMinutes,
   formatPercent,
 } from '@/ui/format';
+import { AskHow } from '@/ui/how-we-know/ask';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { Page, Part } from '@/ui/shell/page';
 import { motifOfSection, wholeSetLabel } from '../plan/plan-content';
@@ -29,12 +31,18 @@ const WearChart = dynamic(() => import('@/ui/charts/wear-chart').then((module) =
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadWear>>>;
 const HOUR_MS = 3_600_000;
 
-const ROWS: Readonly<Record<OutcomeRow['id'], { label: string; show: (value: number) => string }>> = {
-  install: { label: 'Setting it', show: formatMinutes },
-  dry: { label: 'Dry to the root', show: formatHours },
-  definition: { label: 'Definition, first day', show: (value) => `${formatIndex(value)} of 10` },
-  stretch: { label: 'Stretch at the crown', show: formatPercent },
-  days: { label: 'Days presentable', show: formatDays },
+const ROWS: Readonly<
+  Record<OutcomeRow['id'], { label: string; topic: TopicId; show: (value: number) => string }>
+> = {
+  install: { label: 'Setting it', topic: 'handsOn', show: formatMinutes },
+  dry: { label: 'Dry to the root', topic: 'dry', show: formatHours },
+  definition: {
+    label: 'Definition, first day',
+    topic: 'definition',
+    show: (value) => `${formatIndex(value)} of 10`,
+  },
+  stretch: { label: 'Stretch at the crown', topic: 'shows', show: formatPercent },
+  days: { label: 'Days presentable', topic: 'days', show: formatDays },
 };
 
 function happenedWords(row: OutcomeRow): string {
@@ -106,10 +114,16 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
             <tbody>
               {rows.map((row) => {
                 const held = heldUp(row);
-                const { label, show } = ROWS[row.id];
+                const { label, topic, show } = ROWS[row.id];
                 return (
                   <tr key={row.id}>
-                    <th scope="row">{label}</th>
+                    <th scope="row">
+                      <AskHow
+                        topic={topic}
+                        name={label}
+                        now={`Forecast: ${show(row.middle)}; ${show(row.low)} to ${show(row.high)}. Happened: ${happenedWords(row)}.`}
+                      />
+                    </th>
                     <td>
                       {show(row.middle)}
                       <small>

@@ -1,0 +1,38 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { useState, type ReactNode } from 'react';
+import type { TopicId } from '@/core/explain/topics';
+import styles from './ask.module.css';
+
+export const HowWeKnow = dynamic(() => import('./how-we-know').then((module) => module.HowWeKnow));
+
+/** A name that opens how its number comes about. */
+export const Ask = ({
+  topic,
+  name,
+  onAsk,
+}: {
+  topic: TopicId;
+  name: string;
+  onAsk: (topic: TopicId) => void;
+}) => (
+  <button
+    type="button"
+    className={styles.ask}
+    aria-label={`${name}: how we know`}
+    onClick={() => onAsk(topic)}
+  >
+    {name}
+  </button>
+);
+
+/** {@link Ask} with a panel of its own, for a number that stands by itself. */
+export function AskHow({ topic, name, now }: { topic: TopicId; name: string; now: ReactNode }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Ask topic={topic} name={name} onAsk={() => setOpen(true)} />
+      {isOpen && <HowWeKnow topic={topic} now={now} why={null} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
