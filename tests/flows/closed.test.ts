@@ -93,11 +93,11 @@ describe('the open interface over HTTP', () => {
   it('broken JSON, bad fields and too much are told apart, without a stack', async () => {
     const broken = await post('{"format": ');
     expect(broken.status).toBe(400);
-    const bad = await post(JSON.stringify({ ...aBrief(), set: { technique: 'braid', sections: 900 } }));
+    const bad = await post(JSON.stringify({ ...aBrief(), set: { technique: 'weave', sections: 900 } }));
     expect(bad.status).toBe(422);
     const { errors } = JSON.parse(bad.text) as { errors: { path: string; message: string }[] };
     expect(errors.map((error) => error.path)).toEqual(['set.technique', 'set.sections']);
-    expect(errors[0]!.message).toContain('not built yet');
+    expect(errors[0]!.message).toContain('is not known; choose one of');
     const large = await post(JSON.stringify({ pad: 'x'.repeat(300_000) }));
     expect(large.status).toBe(413);
     const empty = await post('');
