@@ -19,10 +19,12 @@ export function startForecaster(): Forecaster {
   const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
   const remote: Remote<ForecastEndpoint> = wrap<ForecastEndpoint>(worker);
   let newest = 0;
+  let hearing = 0;
   let running: Promise<unknown> = Promise.resolve();
   return {
     ask: async (brief) => {
       const own = ++newest;
+      hearing++;
       await running;
       if (own !== newest) return null;
       const answer = remote.forecast(brief);
@@ -31,14 +33,18 @@ export function startForecaster(): Forecaster {
       return own === newest ? result : null;
     },
     refine: async (hear) => {
-      const own = newest;
+      const own = ++hearing;
       await remote.refine(
         proxy((refinement: Refinement) => {
-          if (own === newest) hear(refinement);
+          if (own === hearing) hear(refinement);
         }),
       );
     },
-    rest: () => void remote.stop(),
+    // What was on its way when the stop was pressed is not heard any more.
+    rest: () => {
+      hearing++;
+      void remote.stop();
+    },
     end: () => worker.terminate(),
   };
 }

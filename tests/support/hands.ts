@@ -50,3 +50,17 @@ export const arrive = (page: Page, pattern: RegExp): Promise<unknown> =>
     { timeout: 20_000 },
     pattern.source,
   );
+
+/** Opens one of the choices of a plan by its title, if it is not open. */
+export const openStep = (page: Page, title: string): Promise<unknown> =>
+  page.waitForFunction(
+    (wanted) => {
+      const step = [...document.querySelectorAll<HTMLButtonElement>('ol button[aria-expanded]')].find(
+        (button) => button.textContent?.startsWith(wanted),
+      );
+      if (step?.getAttribute('aria-expanded') === 'false') step.click();
+      return step !== undefined;
+    },
+    { timeout: 15_000 },
+    title,
+  );
