@@ -14,9 +14,7 @@ const hrefs = (path: RegExp) =>
     path.source,
   );
 const kept = (on: Page) =>
-  on.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept', {
-    timeout: 15_000,
-  });
+  on.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
 
 describe('an unfinished or impossible form', () => {
   it('says what is missing, keeps what was typed, and saves nothing', async () => {

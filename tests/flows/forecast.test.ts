@@ -43,7 +43,7 @@ describe('a forecast for every technique', () => {
 
   it('shows how far the drawing of heads is, and stops when told', async () => {
     await press(scene.page, 'One section more');
-    await scene.page.waitForSelector('progress', { timeout: 20_000 });
+    await scene.page.waitForSelector('progress');
     await press(scene.page, 'Stop');
     await scene.page.waitForFunction(() => document.querySelector('progress') === null);
     expect(await scene.page.evaluate(() => document.body.innerText)).not.toContain('range from 1,000');

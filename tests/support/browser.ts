@@ -22,6 +22,9 @@ export const launchBrowser = (): Promise<Browser> =>
 export const DESK = { width: 1280, height: 800 } as const;
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true } as const;
 
+/** How long anything on a page may take on a busy machine; time itself is for the bench. */
+const PATIENCE_MS = 60_000;
+
 /** A page that collects what goes wrong in it. */
 export async function openPage(
   browser: Browser,
@@ -30,6 +33,7 @@ export async function openPage(
 ): Promise<{ page: Page; problems: string[] }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
+  page.setDefaultTimeout(PATIENCE_MS);
   await page.setViewport(viewport);
   await page.emulateMediaFeatures([
     { name: 'prefers-color-scheme', value: scheme },

@@ -5,14 +5,14 @@ const named = (name: string, role?: string) => `::-p-aria([name="${name}"]${role
 
 /** Presses a button or link by its name. */
 export async function press(page: Page, name: string, role: 'button' | 'link' = 'button'): Promise<void> {
-  const handle = await page.waitForSelector(named(name, role), { timeout: 15_000 });
+  const handle = await page.waitForSelector(named(name, role));
   await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await handle!.click();
 }
 
 /** Replaces what stands in a field. */
 export async function fill(page: Page, name: string, text: string): Promise<void> {
-  const handle = await page.waitForSelector(named(name), { timeout: 15_000 });
+  const handle = await page.waitForSelector(named(name));
   await handle!.evaluate((element) => {
     element.scrollIntoView({ block: 'center' });
     (element as HTMLInputElement).focus();
@@ -24,7 +24,7 @@ export async function fill(page: Page, name: string, text: string): Promise<void
 
 /** Sets a date, a time or a list by its value, as the browser's own picker would. */
 export async function choose(page: Page, name: string, value: string): Promise<void> {
-  const handle = await page.waitForSelector(named(name), { timeout: 15_000 });
+  const handle = await page.waitForSelector(named(name));
   await handle!.evaluate((element, next) => {
     const input = element as HTMLInputElement | HTMLSelectElement;
     const prototype =
@@ -37,7 +37,7 @@ export async function choose(page: Page, name: string, value: string): Promise<v
 
 /** Waits until a text stands on the page. */
 export const see = (page: Page, text: string): Promise<unknown> =>
-  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: 20_000 }, text);
+  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), {}, text);
 
 /** The text of the first element that matches. */
 export const textOf = (page: Page, selector: string): Promise<string> =>
@@ -45,11 +45,7 @@ export const textOf = (page: Page, selector: string): Promise<string> =>
 
 /** Waits until the address matches. */
 export const arrive = (page: Page, pattern: RegExp): Promise<unknown> =>
-  page.waitForFunction(
-    (source) => new RegExp(source).test(location.pathname),
-    { timeout: 20_000 },
-    pattern.source,
-  );
+  page.waitForFunction((source) => new RegExp(source).test(location.pathname), {}, pattern.source);
 
 /** Opens one of the choices of a plan by its title, if it is not open. */
 export const openStep = (page: Page, title: string): Promise<unknown> =>
@@ -61,6 +57,6 @@ export const openStep = (page: Page, title: string): Promise<unknown> =>
       if (step?.getAttribute('aria-expanded') === 'false') step.click();
       return step !== undefined;
     },
-    { timeout: 15_000 },
+    {},
     title,
   );

@@ -26,7 +26,7 @@ const freePort = (): Promise<number> =>
   });
 
 async function answers(origin: string, server: ChildProcess): Promise<void> {
-  for (let i = 0; i < 240; i++) {
+  for (let i = 0; i < 480; i++) {
     if (server.exitCode !== null) throw new Error(`the server stopped with ${server.exitCode}`);
     try {
       if ((await fetch(`${origin}/api/v1/health`)).ok) return;
@@ -35,7 +35,7 @@ async function answers(origin: string, server: ChildProcess): Promise<void> {
     }
     await new Promise((wait) => setTimeout(wait, 250));
   }
-  throw new Error('the server did not answer within a minute');
+  throw new Error('the server did not answer within two minutes');
 }
 
 /** Starts the built app on a free port, with the demo studio or empty. */

@@ -4,7 +4,7 @@ import type { DryingMethod } from '../drying-methods/method';
 import type { Zone } from '../hair/zone';
 import { humidityRatio, saturatedVapourDensity, wetBulbFromRatioC } from './air';
 import type { DryingNode } from './nodes';
-import { cylinderTransfer } from './transfer';
+import { cylinderTransfer, filmAir, type FilmAir, type Transfer } from './transfer';
 
 /** The room the head dries in. */
 export interface Room {
@@ -41,7 +41,7 @@ interface AirStream {
   readonly share: number;
   readonly method: DryingMethod;
   readonly movement: number;
-  readonly filmC: number;
+  readonly film: FilmAir;
   readonly differenceK: number;
 }
 
@@ -110,16 +110,22 @@ function airStream(method: DryingMethod, room: Room, share: number, supply: AirS
   const airC = airTemperatureC(method, room, supply);
   const movement = method.isHot ? Math.sqrt(supply.movement) : supply.movement;
   const wetC = wetBulbFromRatioC(airC, humidityRatio(room.temperatureC, room.relativeHumidity));
-  return { share, method, movement, filmC: (airC + wetC) / 2, differenceK: 0.6 * Math.max(1, airC - wetC) };
+  return {
+    share,
+    method,
+    movement,
+    film: filmAir((airC + wetC) / 2),
+    differenceK: 0.6 * Math.max(1, airC - wetC),
+  };
 }
 
 /** Heat and mass transfer at one node; a moving nozzle is averaged over its duty. */
-export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode, level: 0 | 1 | 2) {
+export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode): Transfer {
   let heatWM2K = 0;
   let massMS = 0;
-  for (const { share, method, movement, filmC, differenceK } of air.streams) {
-    const speed = movement * method.airSpeedMS * method.speedShare[level] * zoneExposure.value[zone];
-    const transfer = cylinderTransfer(node.diameterM, speed, filmC, differenceK);
+  for (const { share, method, movement, film, differenceK } of air.streams) {
+    const speed = movement * method.airSpeedMS * method.speedShare[node.level] * zoneExposure.value[zone];
+    const transfer = cylinderTransfer(node.diameterM, speed, film, differenceK);
     heatWM2K += share * transfer.heatWM2K;
     massMS += share * transfer.massMS;
   }

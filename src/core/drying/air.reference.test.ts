@@ -3,8 +3,11 @@ import { describe, expect, it } from 'vitest';
 import {
   humidityRatio,
   magnusPressurePa,
+  quickSaturatedDensity,
+  quickVapourDiffusivity,
   saturatedVapourDensity,
   saturationPressurePa,
+  vapourDiffusivity,
   wetBulbC,
 } from './air';
 
@@ -44,6 +47,15 @@ describe('moist air against the ASHRAE formulas', () => {
     for (let t = 0; t <= 60; t += 5) {
       expect(Math.abs(magnusPressurePa(t) / saturationPressurePa(t) - 1)).toBeLessThan(0.005);
     }
+  });
+
+  it('the tables of the time loop follow their formulas between the rows', () => {
+    for (let t = -29.97; t < 110; t += 0.61) {
+      expect(Math.abs(quickVapourDiffusivity(t) / vapourDiffusivity(t) - 1)).toBeLessThan(2e-5);
+      expect(Math.abs(quickSaturatedDensity(t) / saturatedVapourDensity(t) - 1)).toBeLessThan(2e-5);
+    }
+    expect(quickSaturatedDensity(-80)).toBe(quickSaturatedDensity(-30));
+    expect(quickSaturatedDensity(500)).toBe(quickSaturatedDensity(110));
   });
 
   it('saturated vapour weighs 17.25 g/m³ at 20 °C', () => {

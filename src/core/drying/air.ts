@@ -102,14 +102,23 @@ export const vapourDiffusivity = (temperatureC: number): number =>
 
 const TABLE_FROM_C = -30;
 const TABLE_TO_C = 110;
-const DIFFUSIVITIES = Float64Array.from({ length: TABLE_TO_C - TABLE_FROM_C + 2 }, (_, i) =>
-  vapourDiffusivity(TABLE_FROM_C + i),
-);
 
-/** {@link vapourDiffusivity} by linear interpolation between whole degrees (within 2e-5), for the time loop. */
-export function quickVapourDiffusivity(temperatureC: number): number {
-  const at = Math.min(TABLE_TO_C, Math.max(TABLE_FROM_C, temperatureC)) - TABLE_FROM_C;
-  const below = Math.floor(at);
-  const first = DIFFUSIVITIES[below]!;
-  return first + (at - below) * (DIFFUSIVITIES[below + 1]! - first);
+/** A property of air by linear interpolation between rows, for the time loop; held at its ends outside them. */
+function tabled(
+  property: (temperatureC: number) => number,
+  rowsPerK: number,
+): (temperatureC: number) => number {
+  const last = (TABLE_TO_C - TABLE_FROM_C) * rowsPerK;
+  const rows = Float64Array.from({ length: last + 2 }, (_, i) => property(TABLE_FROM_C + i / rowsPerK));
+  return (temperatureC) => {
+    const at = Math.min(last, Math.max(0, (temperatureC - TABLE_FROM_C) * rowsPerK));
+    const below = Math.floor(at);
+    const first = rows[below]!;
+    return first + (at - below) * (rows[below + 1]! - first);
+  };
 }
+
+/** {@link vapourDiffusivity}, within 2e-5. */
+export const quickVapourDiffusivity = tabled(vapourDiffusivity, 1);
+/** {@link saturatedVapourDensity}, within 2e-5. */
+export const quickSaturatedDensity = tabled(saturatedVapourDensity, 8);

@@ -66,6 +66,7 @@ export function drawDrying(what: UncertainDrying, seed: number, index: number): 
     supply: { movement, hotAirK },
     stepScale: 2.4,
     timesOnly: true,
+    untilDry: true,
   });
   const latest: [number, number, number] = [0, 0, 0];
   dryAfterH.forEach((hours, place) => {

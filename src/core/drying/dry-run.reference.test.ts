@@ -47,7 +47,7 @@ function evaporation(
   const exchange = zoneExchange(method, ROOM, { zone, areaM2, lengthM, vent: 1 });
   const saturated = saturatedRegain(1);
   const parts = places.map(({ node, section }, i) => {
-    const transfer = nodeTransfer(air, zone, node, node.level);
+    const transfer = nodeTransfer(air, zone, node);
     const bound = Math.min(1, Math.max(0, 1 - (moisture[i]! - saturated) / c.boundOnset));
     return {
       node,

@@ -162,6 +162,22 @@ describe('laws of drying', () => {
     expect(Math.abs(split / whole - 1)).toBeLessThan(1e-6);
   });
 
+  it('a zone that is followed only until it is dry dries as it would, and the coarse steps of draws are fair', () => {
+    for (const method of ['air', 'bonnet', 'hood-hot'] as const) {
+      const careful = dryRun(reference({ steps: under(method), stepScale: 0.3 })).dryAfterH;
+      for (const change of [
+        { stepScale: 0.3, untilDry: true },
+        { stepScale: 2.4, untilDry: true, timesOnly: true },
+      ]) {
+        const own = dryRun(reference({ steps: under(method), ...change })).dryAfterH;
+        const off = own.map((hours, i) => hours / careful[i]! - 1);
+        const limit = change.stepScale < 1 ? 0.005 : 0.04;
+        expect(Math.max(...off.map(Math.abs)), method).toBeLessThan(limit);
+        expect(Math.abs(off.reduce((sum, x) => sum + x) / off.length), method).toBeLessThan(limit / 2);
+      }
+    }
+  });
+
   it('never makes NaN or negative water, and water only leaves', () => {
     fc.assert(
       fc.property(

@@ -6,6 +6,7 @@ import {
   AIR_HEAT_CAPACITY,
   saturatedDensitySlope,
   saturatedVapourDensity,
+  quickSaturatedDensity,
   quickVapourDiffusivity,
 } from './air';
 import {
@@ -55,6 +56,8 @@ export interface DryRunInput {
   readonly stepScale?: number;
   /** Keep no curve. */
   readonly timesOnly?: boolean;
+  /** Follow a zone no further than until all of it is dry: zones do not feel each other. */
+  readonly untilDry?: boolean;
   /** Keep the moisture of every place over time. */
   readonly byPlace?: boolean;
 }
@@ -93,7 +96,9 @@ const HOT_STEP = { first: 8, most: 900 } as const;
 /** What a damp place may lose in a step, g per g: a little, and more while it is far from dry. */
 const LOSS_A_STEP = 0.012;
 const LOSS_SHARE_A_STEP = 0.08;
-const MOST_GROWTH = 1.5;
+/** × a time step may grow by over the one before; coarse runs in longer steps dare more. */
+const MOST_GROWTH = { careful: 1.5, coarse: 2 } as const;
+const COARSE_STEP_SCALE = 2;
 
 /** Levels of the three rungs that a knot stands for, by when core, mean and shell are dry. */
 const KNOT_PLACES = [0, 1, 2] as const;
@@ -140,6 +145,8 @@ interface RunningZone {
   readonly nodes: RunningNode[];
   /** Nodes that are in the set by now: the first of {@link nodes}. */
   active: number;
+  /** Nodes that are not dry yet. */
+  damp: number;
   between: readonly [number, number, number];
   roomC: number;
   readonly vapour: [number, number, number];
@@ -205,6 +212,7 @@ function runningZones(input: DryRunInput, installS: number): RunningZone[] {
       vent,
       nodes,
       active: 0,
+      damp: 0,
       between: [0, 0, 0],
       roomC: input.room.temperatureC,
       vapour: [0, 0, 0],
@@ -259,7 +267,8 @@ export function dryRun(input: DryRunInput): DryRun {
   const c = dryingTable.value;
   const p = input.porosityFactor;
   const keepsCurve = !input.timesOnly;
-  const { stepScale = 1 } = input;
+  const { stepScale = 1, untilDry = false } = input;
+  const mostGrowth = stepScale >= COARSE_STEP_SCALE ? MOST_GROWTH.coarse : MOST_GROWTH.careful;
   const installS = 3600 * Math.max(0, ...input.classes.map((own) => own.setBeforeEndH ?? 0));
   const zones = runningZones(input, installS);
   const nodes = zones.flatMap((zone) => zone.nodes);
@@ -273,20 +282,22 @@ export function dryRun(input: DryRunInput): DryRun {
   const dryAfterH = new Array<number>(input.classes.length * 3).fill(Infinity);
   const legs = legsOf(input, installS);
   const firstMethod = legs[0]!.method;
-  let stillDamp = 0;
   /** Notes a place as dry at `seconds`, unless it was before. */
   const markDry = (place: number, seconds: number) => {
     if (dryAfterH[place] === Infinity) dryAfterH[place] = Math.max(0, (seconds - installS) / 3600);
   };
-  for (const node of nodes) {
-    if (node.moisture > dryUnder(firstMethod)) {
-      stillDamp++;
-      continue;
+  for (const zone of zones) {
+    for (const node of zone.nodes) {
+      if (node.moisture > dryUnder(firstMethod)) {
+        zone.damp++;
+        continue;
+      }
+      node.isDry = true;
+      if (node.isKnot) for (const level of KNOT_PLACES) markDry(node.place - 1 + level, 0);
+      else markDry(node.place, 0);
     }
-    node.isDry = true;
-    if (node.isKnot) for (const level of KNOT_PLACES) markDry(node.place - 1 + level, 0);
-    else markDry(node.place, 0);
   }
+  let stillDamp = zones.reduce((sum, zone) => sum + zone.damp, 0);
 
   const timeH: number[] = [];
   const moisture: number[] = [];
@@ -343,7 +354,7 @@ export function dryRun(input: DryRunInput): DryRun {
       zone.between = exchange.between;
       zone.roomC = exchange.roomC;
       for (const node of zone.nodes) {
-        const transfer = nodeTransfer(air, zone.zone, node.drawn, node.level);
+        const transfer = nodeTransfer(air, zone.zone, node.drawn);
         node.heatWM2K = transfer.heatWM2K;
         node.massMS = transfer.massMS;
         node.radiation = radiationWM2K(node.level === 0 || node.isKnot) * node.areaM2 * air.openShare;
@@ -359,7 +370,7 @@ export function dryRun(input: DryRunInput): DryRun {
       for (const zone of zones) {
         while (zone.active < zone.nodes.length && zone.nodes[zone.active]!.setAtS <= now + step / 2)
           zone.active++;
-        if (zone.active === 0) continue;
+        if (zone.active === 0 || (untilDry && zone.damp === 0)) continue;
         for (let i = 0; i < zone.active; i++) updateConductance(zone.nodes[i]!, air.openShare);
         for (let pass = 0; pass < passes; pass++) settleZone(zone, air, passes);
         for (let i = 0; i < zone.active; i++) {
@@ -383,12 +394,15 @@ export function dryRun(input: DryRunInput): DryRun {
           else if (node.moisture <= dry) {
             markDry(node.place, now + step * crossingShare(before, node.moisture, dry, node.limit));
             node.isDry = true;
+          }
+          if (node.isDry) {
+            zone.damp--;
             stillDamp--;
           }
         }
       }
       now += step;
-      dt = Math.min(size.most * stepScale, dt * Math.min(MOST_GROWTH, stepScale / Math.max(1e-9, fastest)));
+      dt = Math.min(size.most * stepScale, dt * Math.min(mostGrowth, stepScale / Math.max(1e-9, fastest)));
       if (isRecording) record(now);
     }
     if (leg.isInstalling) startRecording();
@@ -409,10 +423,7 @@ export function dryRun(input: DryRunInput): DryRun {
       if (to > dry) return;
       markDry(node.place - 1 + level, now + step * crossingShare(from, to, dry, node.limit));
     });
-    if (is.core <= dry) {
-      node.isDry = true;
-      stillDamp--;
-    }
+    node.isDry = is.core <= dry;
   }
 
   function updateConductance(node: RunningNode, openShare: number) {
@@ -471,7 +482,7 @@ export function dryRun(input: DryRunInput): DryRun {
           contact -
           latent * node.activity * saturatedDensitySlope(t, density);
         node.temperatureC = t - balance / slope;
-        node.saturatedDensity = saturatedVapourDensity(node.temperatureC);
+        node.saturatedDensity = quickSaturatedDensity(node.temperatureC);
       }
     }
   }

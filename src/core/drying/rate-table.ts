@@ -40,7 +40,12 @@ export interface RateTable {
  */
 export function rateTable(input: Omit<DryRunInput, 'rate' | 'horizonH'>): RateTable {
   const runs = LN_RATES.map((lnRate) =>
-    dryRun({ ...input, rate: Math.exp(lnRate), horizonH: HORIZON_H, stepScale: lnRate === 0 ? 1.3 : 3 }),
+    dryRun({
+      ...input,
+      rate: Math.exp(lnRate),
+      horizonH: HORIZON_H,
+      ...(lnRate === 0 ? { stepScale: 1.3 } : { stepScale: 3, untilDry: true }),
+    }),
   );
   const nodes = input.classes.flatMap((section, i) =>
     LEVELS.map((level, l): NodeTimes => ({
