@@ -151,6 +151,26 @@ describe('a tapered cut', () => {
   });
 });
 
+describe('numbers elsewhere', () => {
+  const asked = async (name: string) => {
+    await press(scene.page, `${name}: how we know`);
+    await see(scene.page, 'Where it is weak');
+    await see(scene.page, 'What pushed it');
+    await scene.page.keyboard.press('Escape');
+    await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+  };
+
+  it('tell how they are known on Today and among the days of wear', async () => {
+    await scene.page.goto(scene.origin, { waitUntil: 'networkidle0' });
+    await asked('sure every root is dry');
+    await asked('forecast');
+    expect(new URL(scene.page.url()).pathname).toBe('/');
+    const worn = await scene.page.$eval('a[href^="/wear/"]', (link) => link.getAttribute('href'));
+    await scene.page.goto(`${scene.origin}${worn}`, { waitUntil: 'networkidle0' });
+    await asked('Forecast');
+  });
+});
+
 describe('the open interface', () => {
   it('answers the brief of the format’s page in full, and the same again', async () => {
     const post = () =>

@@ -263,7 +263,8 @@ describe('doses (common practice)', () => {
   });
 
   it('converts as the note does: 30 g of gel is 5.97 teaspoons, 7.2 g of leave-in 4 pumps', () => {
-    expect(30 / 1.02 / 4.92892).toBeCloseTo(5.966, 2);
+    expect(inHands('gel', 30)).toEqual({ unit: 'teaspoon', amount: expect.closeTo(5.97, 2) });
+    expect(inHands('gel', 12)).toEqual({ unit: 'dime', amount: 12 });
     expect(inHands('leave-in', 7.2).amount).toBeCloseTo(4, 9);
     expect(inHands('gel', 3, { dime: 1.5 }).amount).toBeCloseTo(2, 9);
     expect(washOffResidueG('butter', 5, 1)).toBeCloseTo(1.75, 9);

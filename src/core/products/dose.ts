@@ -2,7 +2,7 @@ import { POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
 import { handsOn } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { productRoles, type RoleId } from '.';
-import { handUnitG, type HandUnitId, type WeighedUnits } from './hand-units';
+import { handUnitG, handUnits, type HandUnitId, type WeighedUnits } from './hand-units';
 
 /** What a dose depends on besides the product. */
 export interface DoseContext {
@@ -40,12 +40,17 @@ const MUCH = 1.7;
 export const doseVerdict = (grams: number, recommendedG: number): DoseVerdict =>
   grams < LITTLE * recommendedG ? 'little' : grams > MUCH * recommendedG ? 'much' : 'right';
 
-/** A dose in the unit that hands use for that product. */
+/** A dose in the unit that hands use for that product, or in a larger one where it would be too many to count. */
 export function inHands(
   role: RoleId,
   grams: number,
   weighed: WeighedUnits = {},
 ): { unit: HandUnitId; amount: number } {
   const { handUnit, gramsPerMl } = productRoles[role];
-  return { unit: handUnit, amount: grams / handUnitG(handUnit, gramsPerMl, weighed) };
+  const inUnit = (unit: HandUnitId): { unit: HandUnitId; amount: number } => {
+    const amount = grams / handUnitG(unit, gramsPerMl, weighed);
+    const { upTo } = handUnits[unit];
+    return upTo && amount > upTo.count ? inUnit(upTo.then) : { unit, amount };
+  };
+  return inUnit(handUnit);
 }

@@ -1,5 +1,6 @@
 import { dueCautions } from '@/core/advice/cautions';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
+import { whyOf } from '@/core/explain/why-of';
 import { readBrief } from '@/core/formats/read-brief';
 import { perZone } from '@/core/hair/zone';
 import type { Brief } from '@/core/plan/brief';
@@ -63,6 +64,7 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
       setting: cautionsOf(brief, daysInSet, view, 'setting'),
       drying: cautionsOf(brief, daysInSet, view, 'drying'),
     },
+    why: { handsOn: whyOf(set.forecast, 'handsOn'), dry: whyOf(set.forecast, 'dry') },
     events: set.events,
     checks: set.checks.map(({ id: checkId, sectionNumber, level, feel, atMs }) => ({
       id: checkId,

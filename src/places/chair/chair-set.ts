@@ -1,4 +1,5 @@
 import type { DrynessCheck } from '@/core/drying/dryness-checks';
+import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-state';
 import type { TechniqueId } from '@/core/techniques';
@@ -24,6 +25,8 @@ export interface ChairSet {
   readonly zoneOf: Readonly<Record<number, Zone>>;
   /** What to mind while it goes in, and while it dries. */
   readonly cautions: Readonly<Record<'setting' | 'drying', readonly string[]>>;
+  /** What pushed the forecast of the set when it was begun. */
+  readonly why: Readonly<Record<'handsOn' | 'dry', Why | null>>;
   readonly events: readonly RunEvent[];
   readonly checks: readonly CheckRow[];
 }

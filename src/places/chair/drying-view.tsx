@@ -99,6 +99,7 @@ export function DryingView(props: DryingViewProps) {
               topic="dry"
               name="dry now"
               now={`${formatChance(chances.whole)} sure. Dry about ${clock(now.dryAfterH.p50)}, between ${clock(now.dryAfterH.p10)} and ${clock(now.dryAfterH.p90)}.`}
+              why={set.why.dry}
             />
           </span>
         </p>

@@ -131,6 +131,7 @@ export function SettingView({
                 topic="handsOn"
                 name="finished"
                 now={`Finished about ${formatClock(pace.finishAtMs.p50, timeZone)}, between ${formatClock(pace.finishAtMs.p10, timeZone)} and ${formatClock(pace.finishAtMs.p90, timeZone)}, from the pace so far.`}
+                why={set.why.handsOn}
               />
               , {formatClock(pace.finishAtMs.p10, timeZone)} to {formatClock(pace.finishAtMs.p90, timeZone)}
             </dt>

@@ -1,16 +1,16 @@
 'use client';
 import Button from '@mui/material/Button';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
 import { productRoles, type RoleId } from '@/core/products';
 import { techniqueOf, type TechniqueId } from '@/core/techniques';
 import type { TopicId } from '@/core/explain/topics';
+import { whyOf } from '@/core/explain/why-of';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
-import type { Reason } from '@/core/wear/reason';
 import {
   formatAboutClock,
   formatChance,
@@ -24,10 +24,10 @@ import {
   formatLength,
   formatMass,
   formatMinutes,
-  formatSigned,
   type UnitSystem,
 } from '@/ui/format';
 import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
+import { WhyList } from '@/ui/how-we-know/why-list';
 import { useUnits } from '@/ui/units-context';
 import styles from './forecast-panel.module.css';
 import type { Refining } from './use-forecast';
@@ -50,24 +50,13 @@ export interface ForecastPanelProps {
   readonly onStop: () => void;
 }
 
-/** One figure of the panel: what it says, its range, and the list that pushed it. */
+/** One figure of the panel: what it says, and its range. */
 interface FigureWords {
   readonly name: string;
   readonly value: string;
   readonly unit?: string;
   readonly note: string;
-  readonly why?: {
-    readonly reasons: readonly Reason[];
-    readonly show: (effect: number) => string;
-    /** More of it is worse: later, frizzier. */
-    readonly isWorseUp?: boolean;
-  };
 }
-
-const asMinutes = (effect: number) => formatMinutes(effect);
-const asHours = (effect: number) => `${effect < 0 ? '−' : '+'}${formatHours(Math.abs(effect))}`;
-const asPoints = (effect: number) => formatSigned(effect);
-const asPercent = (effect: number) => `${formatSigned((effect - 1) * 100, 0)} %`;
 
 /** Every figure of a plan in words, by its topic. */
 function figuresOf(
@@ -88,46 +77,39 @@ function figuresOf(
       name: 'Hands-on',
       value: formatMinutes(hands),
       note: `set ${formatMinutes(handsOn.installMin.p50)} (${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}), undo ${formatMinutes(handsOn.takedownMin + handsOn.separatingMin)}`,
-      why: { reasons: handsOn.why, show: asMinutes },
     },
     days: {
       name: 'Lasts',
       value: formatDays(daysPresentable.p50),
       note: `${Math.round(daysPresentable.p10)} to ${Math.round(daysPresentable.p90)}`,
-      why: { reasons: daysPresentable.why, show: asPercent },
     },
     curl: {
       name: curlName === 'curl' ? 'Curl' : curlName === 'wave' ? 'Wave' : 'Crimp',
       value: formatDiameter(curl, units),
       note: `${formatDiameter(curl * (1 - CURL_RANGE), units)} to ${formatDiameter(curl * (1 + CURL_RANGE), units)}, own coil ${formatDiameter(ownCoilMm, units)}`,
-      why: { reasons: result.curlWhy, show: asPercent },
     },
     shows: {
       name: 'Shows',
       value: formatLength(result.stretch * meanLengthCm, units),
       note: `of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %${longest - shortest > 1 ? `; ${formatLength(shortest, units)} to ${formatLength(longest, units)} by zone` : ''}`,
-      why: { reasons: result.curlWhy, show: asPercent },
     },
     definition: {
       name: 'Definition',
       value: formatIndex(result.definition.p50),
       unit: 'of 10',
       note: upTo(result.definition.p10, result.definition.p90),
-      why: { reasons: result.definition.why, show: asPoints },
     },
     frizz: {
       name: 'Frizz',
       value: formatIndex(result.frizz.p50),
       unit: 'of 10',
       note: upTo(result.frizz.p10, result.frizz.p90),
-      why: { reasons: result.frizz.why, show: asPoints, isWorseUp: true },
     },
     volume: {
       name: 'Volume',
       value: formatIndex(result.volume),
       unit: 'of 10',
       note: `${upTo(Math.max(0, result.volume - VOLUME_RANGE), Math.min(10, result.volume + VOLUME_RANGE))}; how full it is`,
-      why: { reasons: result.volumeWhy, show: asPoints },
     },
     product: {
       name: 'Product',
@@ -182,8 +164,8 @@ export function ForecastPanel(props: ForecastPanelProps) {
           return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
         })}
       </dl>
-      <Why title="Why this definition" words={figures.definition} />
-      <Why title="Why this many days" words={figures.days} />
+      <WhyList title="Why this definition" why={whyOf(plan, 'definition')} most={MOST_REASONS} />
+      <WhyList title="Why this many days" why={whyOf(plan, 'days')} most={MOST_REASONS} />
       <Waiting plan={plan} onAsk={setAsked} />
       <Cautions cautions={planCautions.filter((caution) => caution.severity === 'note')} />
       {asked !== null && (
@@ -194,13 +176,7 @@ export function ForecastPanel(props: ForecastPanelProps) {
               ? `${dryWords.value} ${dryWords.note}`
               : `${askedFigure.name}: ${askedFigure.value}${askedFigure.unit ? ` ${askedFigure.unit}` : ''}; ${askedFigure.note}`
           }
-          why={
-            <Why
-              title={asked === 'handsOn' ? 'Where the minutes go' : 'What pushed it'}
-              words={asked === 'dry' ? dryWords : askedFigure}
-              all
-            />
-          }
+          why={whyOf(plan, asked)}
           onClose={() => setAsked(null)}
         />
       )}
@@ -210,13 +186,11 @@ export function ForecastPanel(props: ForecastPanelProps) {
 
 /** Dry to the root: by the clock where the day is laid out, else in hours. */
 function dryFigure({ view }: AnsweredView, timeZone: string): FigureWords {
-  const { dryAfterH, why: reasons } = view.plan.drying;
-  const why = { reasons, show: asHours, isWorseUp: true };
+  const { dryAfterH } = view.plan.drying;
   const start = view.blocks.find((block) => block.step === 'install')?.endMs;
   if (start === undefined) {
     return {
       name: 'Dry to the root',
-      why,
       value: formatHours(dryAfterH.p50),
       note: `after setting, between ${formatHours(dryAfterH.p10)} and ${formatHours(dryAfterH.p90)}`,
     };
@@ -224,7 +198,6 @@ function dryFigure({ view }: AnsweredView, timeZone: string): FigureWords {
   const at = (hours: number) => formatAboutClock(start + hours * HOUR_MS, timeZone);
   return {
     name: 'Dry to the root',
-    why,
     value: at(dryAfterH.p50),
     note: `between ${at(dryAfterH.p10)} and ${at(dryAfterH.p90)}, ${formatDay(start + dryAfterH.p50 * HOUR_MS, timeZone)}`,
   };
@@ -338,34 +311,6 @@ function Figure({
   );
 }
 
-function Why({
-  title,
-  words,
-  all = false,
-}: {
-  title: string;
-  words: FigureWords | undefined;
-  all?: boolean;
-}): ReactNode {
-  if (!words?.why || words.why.reasons.length === 0) return null;
-  const { reasons, show, isWorseUp = false } = words.why;
-  return (
-    <section className={styles.why}>
-      <h2>{title}</h2>
-      <ul>
-        {(all ? reasons : reasons.slice(0, MOST_REASONS)).map((reason) => {
-          const effect = show(reason.effect);
-          return (
-            <li key={reason.factor}>
-              <b data-sign={effect.startsWith('−') === isWorseUp ? 'up' : 'down'}>{effect}</b> {reason.text}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
-}
-
 /** Which clipped-away quarter dries out before its turn, and when to mist it. */
 function Waiting({ plan, onAsk }: { plan: PlanFile; onAsk: (topic: TopicId) => void }) {
   const thirsty = plan.drying.waiting.filter(
@@ -373,7 +318,7 @@ function Waiting({ plan, onAsk }: { plan: PlanFile; onAsk: (topic: TopicId) => v
   );
   if (thirsty.length === 0) return null;
   return (
-    <section className={styles.why}>
+    <section className={styles.waiting}>
       <h2>
         <Ask topic="mist" name="While it waits" onAsk={onAsk} />
       </h2>

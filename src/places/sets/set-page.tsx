@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { TopicId } from '@/core/explain/topics';
+import { whyOf } from '@/core/explain/why-of';
 import { runState } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
@@ -122,6 +123,7 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
                         topic={topic}
                         name={label}
                         now={`Forecast: ${show(row.middle)}; ${show(row.low)} to ${show(row.high)}. Happened: ${happenedWords(row)}.`}
+                        why={whyOf(set.forecast, topic)}
                       />
                     </th>
                     <td>

@@ -1,6 +1,9 @@
+import { whyOf } from '@/core/explain/why-of';
+import type { PlanFile } from '@/core/formats/plan-file';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
+import { AskHow } from '@/ui/how-we-know/ask';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { wholeSetLabel } from '../plan/plan-content';
@@ -9,6 +12,8 @@ import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
 import styles from './today-page.module.css';
 import { LinkButton } from '@/ui/shell/link-button';
+
+const lasts = ({ daysPresentable: { p10, p90 } }: PlanFile) => `${Math.round(p10)} to ${Math.round(p90)}`;
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
@@ -68,7 +73,13 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                 >
                   <p>{wholeSetLabel(set.brief.set)}</p>
                   <p className={styles.chance}>
-                    <strong>{formatChance(chances.whole)}</strong> sure every root is dry
+                    <strong>{formatChance(chances.whole)}</strong>{' '}
+                    <AskHow
+                      topic="dry"
+                      name="sure every root is dry"
+                      now={`${formatChance(chances.whole)} sure that every root on ${set.headName} is dry now.`}
+                      why={whyOf(set.forecast, 'dry')}
+                    />
                   </p>
                   <p>
                     Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
@@ -93,8 +104,13 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                     figure={
                       <>
                         <strong>day {day}</strong>
-                        {Math.round(set.forecast.daysPresentable.p10)} to{' '}
-                        {Math.round(set.forecast.daysPresentable.p90)} forecast
+                        {lasts(set.forecast)}{' '}
+                        <AskHow
+                          topic="days"
+                          name="forecast"
+                          now={`On ${set.headName} it lasts ${lasts(set.forecast)} days. Today is day ${day}.`}
+                          why={whyOf(set.forecast, 'days')}
+                        />
                       </>
                     }
                   >

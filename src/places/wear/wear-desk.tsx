@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import { whyOf } from '@/core/explain/why-of';
 import type { FieldError } from '@/core/formats/field-error';
 import { END_REASON_IDS, endReasons, type EndReasonId } from '@/core/wear/end-reasons';
 import { ratingScales, type RatingId } from '@/core/wear/rating-scales';
@@ -13,6 +14,7 @@ import { LengthField } from '@/ui/fields/length-field';
 import { RatingField } from '@/ui/fields/rating-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { formatDay, formatIndex } from '@/ui/format';
+import { AskHow } from '@/ui/how-we-know/ask';
 import { Page, Part } from '@/ui/shell/page';
 import { wholeSetLabel } from '../plan/plan-content';
 import { giveUp, saveWearDay } from './actions';
@@ -61,6 +63,7 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
   const [kept, setKept] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const { p10, p50, p90 } = set.forecast.daysPresentable;
+  const lasts = `${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}`;
   const missing = ratingScales.filter(({ id }) => entry.ratings[id] === null);
 
   const change = (part: Partial<Entry>) => {
@@ -109,7 +112,18 @@ export function WearDesk({ set, view, timeZone, nowMs }: Loaded) {
   return (
     <Page
       title={set.headName}
-      lead={`${wholeSetLabel(set.brief.set)}, taken down ${formatDay(takenDownAtMs, timeZone)}. Forecast: ${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}.`}
+      lead={
+        <>
+          {wholeSetLabel(set.brief.set)}, taken down {formatDay(takenDownAtMs, timeZone)}.{' '}
+          <AskHow
+            topic="days"
+            name="Forecast"
+            now={`Forecast: ${lasts}. Today is day ${wornDay(takenDownAtMs, nowMs, timeZone)}.`}
+            why={whyOf(set.forecast, 'days')}
+          />
+          : {lasts}.
+        </>
+      }
       action={
         <LinkButton href={`/sets/${set.id}`} variant="outlined">
           Forecast and outcome

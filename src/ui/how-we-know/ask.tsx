@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import type { TopicId } from '@/core/explain/topics';
+import type { Why } from '@/core/explain/why-of';
 import styles from './ask.module.css';
 
 export const HowWeKnow = dynamic(() => import('./how-we-know').then((module) => module.HowWeKnow));
@@ -27,12 +28,22 @@ export const Ask = ({
 );
 
 /** {@link Ask} with a panel of its own, for a number that stands by itself. */
-export function AskHow({ topic, name, now }: { topic: TopicId; name: string; now: ReactNode }) {
+export function AskHow({
+  topic,
+  name,
+  now,
+  why,
+}: {
+  topic: TopicId;
+  name: string;
+  now: ReactNode;
+  why: Why | null;
+}) {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
       <Ask topic={topic} name={name} onAsk={() => setOpen(true)} />
-      {isOpen && <HowWeKnow topic={topic} now={now} why={null} onClose={() => setOpen(false)} />}
+      {isOpen && <HowWeKnow topic={topic} now={now} why={why} onClose={() => setOpen(false)} />}
     </>
   );
 }

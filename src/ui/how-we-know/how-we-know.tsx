@@ -4,7 +4,9 @@ import IconButton from '@mui/material/IconButton';
 import { useId, type ReactNode } from 'react';
 import { PARAMETER_TABLES, SOURCE_WORDS, type ParameterTable } from '@/core/explain/parameter-tables';
 import { topicOf, type TopicId } from '@/core/explain/topics';
+import type { Why } from '@/core/explain/why-of';
 import { CloseIcon } from '../icons';
+import { WhyList } from './why-list';
 import styles from './how-we-know.module.css';
 
 /** How one number comes about: opens beside the page from any figure that has a topic. */
@@ -18,7 +20,7 @@ export function HowWeKnow({
   /** The number as it stands, with its range. */
   now: ReactNode;
   /** What pushed it, when it has such a list. */
-  why: ReactNode;
+  why: Why | null;
   onClose: () => void;
 }) {
   const title = useId();
@@ -42,19 +44,21 @@ export function HowWeKnow({
             </IconButton>
           </header>
           <p className={styles.now}>{now}</p>
-          {why}
+          <WhyList title={why?.title ?? ''} why={why} />
           {own.how.map((line) => (
             <p key={line}>{line}</p>
           ))}
-          <p className={styles.law}>{own.law}</p>
           <h3>Checked against</h3>
           <List lines={own.checkedAgainst} />
           <h3>Where it is weak</h3>
           <List lines={own.weak} />
-          <h3>Figures behind it</h3>
-          {own.parameters.map(({ table, keys }) => (
-            <Parameters key={table} table={PARAMETER_TABLES[table]} keys={keys} />
-          ))}
+          <details className={styles.figures}>
+            <summary>Figures behind it, and the law as it is written</summary>
+            <p className={styles.law}>{own.law}</p>
+            {own.parameters.map(({ table, keys }) => (
+              <Parameters key={table} table={PARAMETER_TABLES[table]} keys={keys} />
+            ))}
+          </details>
           <p className={styles.more}>
             The whole model, with every figure and its source, is in docs/model/{own.page}.md of the program.
           </p>
