@@ -1,7 +1,7 @@
 /**
  * How wet hair is when it is set. One row a state: effects on the set (set-geometry §7) and the start of
- * drying (drying §4). `free` is water above the saturated fibre, `fixed` a moisture of its own, `added` water
- * above what the air of the room gives.
+ * drying (drying §4). `free` is water above the saturated fibre, `left` a share of what dripping hair has to lose
+ * in the room, `added` water above what the air of the room gives.
  */
 export interface StartState {
   readonly label: string;
@@ -18,7 +18,7 @@ export interface StartState {
   readonly extraMin: number;
   readonly moisture:
     | { readonly kind: 'free'; readonly regain: number }
-    | { readonly kind: 'fixed'; readonly regain: number }
+    | { readonly kind: 'left'; readonly share: number }
     | { readonly kind: 'added'; readonly regain: number };
   /** Hair is brought to this state section by section, so that none of it dries while it waits. */
   readonly isMistedInTurn: boolean;
@@ -39,7 +39,7 @@ export const startStates = {
   },
   'nearly-dry': {
     label: '80–90 % dry', phrase: 'set nearly dry', retention: 0.95, straightened: 0.4, definition: -0.1, frizz: 0.2,
-    volume: 0.2, lnDays: 0, doseFactor: 1.05, extraMin: 0.1, moisture: { kind: 'fixed', regain: 0.25 }, isMistedInTurn: false,
+    volume: 0.2, lnDays: 0, doseFactor: 1.05, extraMin: 0.1, moisture: { kind: 'left', share: 0.1265 }, isMistedInTurn: false,
   },
   'stretched-misted': {
     label: 'Stretched, then misted', phrase: 'set on stretched hair', retention: 0.9, straightened: 0.75,

@@ -8,7 +8,8 @@ import { equilibriumRegain, saturatedRegain } from './sorption';
  * Moisture of the hair itself when it is set, g per g, before product.
  *
  * @param pickUp × the water that the state brings, 1 as usual
- * @source drying §4, start moisture and q
+ * @source drying §4, start moisture and q; nearly dry is .25 in a room of 45 %, as fitted there, and its share of
+ * the water that can leave in any other (our own: a fixed moisture would be no longer damp in a damp room)
  */
 export function hairMoisture(state: StartStateId, porosityFactor: number, room: Room, pickUp = 1): number {
   const { moisture } = startStates[state];
@@ -16,8 +17,10 @@ export function hairMoisture(state: StartStateId, porosityFactor: number, room: 
   switch (moisture.kind) {
     case 'free':
       return saturatedRegain(porosityFactor) + moisture.regain * pickUp;
-    case 'fixed':
-      return inRoom + Math.max(0, moisture.regain - inRoom) * pickUp;
+    case 'left': {
+      const dripping = saturatedRegain(porosityFactor) + startStates.dripping.moisture.regain;
+      return inRoom + moisture.share * pickUp * (dripping - inRoom);
+    }
     case 'added':
       return inRoom + moisture.regain * pickUp;
   }
