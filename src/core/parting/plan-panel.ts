@@ -11,7 +11,7 @@ export interface PanelLines {
   readonly g: readonly (readonly number[])[];
 }
 
-const PROFILE_SAMPLES = 72;
+const PROFILE_SAMPLES = 36;
 const LINE_SAMPLES = 24;
 /** The outermost row lines are measured this far inside the edge, as a share of the panel's length. */
 const EDGE = 1e-4;
@@ -48,18 +48,38 @@ function lineLengthAt(polygon: readonly FramePoint[], frame: CutFrame, t: number
   return length;
 }
 
+/** The polygon cut at every row line of `ts`, from the back: halves first, so that little is cut again. */
+function bandsBetween(
+  polygon: readonly FramePoint[],
+  ts: readonly number[],
+  frame: CutFrame,
+): (readonly FramePoint[])[] {
+  if (ts.length === 0) return [polygon];
+  const middle = ts.length >> 1;
+  const side = (keep: 'below' | 'above') => clipPolygon(polygon, 't', ts[middle]!, keep, frame);
+  return [
+    ...bandsBetween(side('below'), ts.slice(0, middle), frame),
+    ...bandsBetween(side('above'), ts.slice(middle + 1), frame),
+  ];
+}
+
+const runningSum = (values: readonly number[]): number[] => {
+  let sum = 0;
+  return [0, ...values.map((value) => (sum += value))];
+};
+
 function profileOf({ polygon, frame }: Panel, load: LoadOf): RowProfile {
   const [back, face] = limits(polygon, 't');
   const inner = Array.from(
     { length: PROFILE_SAMPLES - 1 },
     (_, i) => back + ((face - back) * (i + 1)) / PROFILE_SAMPLES,
   );
-  const behind = inner.map((t) => clipPolygon(polygon, 't', t, 'below', frame));
+  const bands = bandsBetween(polygon, inner, frame);
   const edge = EDGE * (face - back);
   return {
     t: [back, ...inner, face],
-    areaBehind: [0, ...behind.map(polygonArea), polygonArea(polygon)],
-    loadBehind: [0, ...behind.map(load), load(polygon)],
+    areaBehind: runningSum(bands.map(polygonArea)),
+    loadBehind: runningSum(bands.map(load)),
     lineLength: [back + edge, ...inner, face - edge].map((t) => lineLengthAt(polygon, frame, t)),
   };
 }
@@ -75,7 +95,13 @@ function keptProfile(panel: Panel, load: LoadOf): RowProfile {
   return known;
 }
 
-/** The line of equal `axis` that leaves `wanted` load on its low side, by guarded false position. */
+/**
+ * The line of equal `axis` that leaves `wanted` load on its low side: secants, kept between the nearest lines that
+ * are known to lie to either side.
+ *
+ * @param between lines that the polygon lies between
+ * @param firstTry where the cut is expected, when something is known of it
+ */
 export function cutForLoad(
   polygon: readonly FramePoint[],
   frame: CutFrame,
@@ -83,16 +109,22 @@ export function cutForLoad(
   wanted: number,
   tolerance: number,
   load: LoadOf,
+  between = limits(polygon, axis),
+  firstTry?: number,
 ): number {
-  let [low, high] = limits(polygon, axis);
+  let [low, high] = between;
   let [lowLoad, highLoad] = [0, load(polygon)];
+  let at = firstTry ?? low + ((high - low) * wanted) / highLoad;
+  let [last, lastLoad] = [low, lowLoad];
   for (let step = 0; step < 40; step++) {
-    const guess = (wanted - lowLoad) / (highLoad - lowLoad);
-    const at = low + (high - low) * (step % 3 === 2 ? 0.5 : Math.min(0.98, Math.max(0.02, guess)));
+    if (!(at > low && at < high) || step % 5 === 4) at = (low + high) / 2;
     const here = load(clipPolygon(polygon, axis, at, 'below', frame));
     if (Math.abs(here - wanted) < tolerance) return at;
     if (here < wanted) [low, lowLoad] = [at, here];
     else [high, highLoad] = [at, here];
+    const next = at + ((wanted - here) * (at - last)) / (here - lastLoad);
+    [last, lastLoad] = [at, here];
+    at = next;
   }
   return (low + high) / 2;
 }
@@ -110,8 +142,14 @@ function cutsInProportion(
   const tolerance = (TOLERANCE * total * Math.min(...shares)) / all;
   const cuts: number[] = [];
   let rest = polygon;
+  const [start, to] = limits(polygon, axis);
+  let from = start;
+  let perShare: number | null = null;
   for (const share of shares.slice(0, -1)) {
-    const at = cutForLoad(rest, frame, axis, (total * share) / all, tolerance, load);
+    const firstTry = perShare === null ? undefined : from + perShare * share;
+    const at = cutForLoad(rest, frame, axis, (total * share) / all, tolerance, load, [from, to], firstTry);
+    perShare = (at - from) / share;
+    from = at;
     cuts.push(at);
     rest = clipPolygon(rest, axis, at, 'above', frame);
   }

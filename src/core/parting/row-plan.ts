@@ -26,6 +26,8 @@ export const alignedJoints: JointCost = (size, last) => 0.05 * Math.min(4, Math.
 
 /** A row is never planned longer than this many sections beyond an even square layout. */
 const ROW_SLACK = 2.5;
+/** A row never holds more than so many sections more or fewer than the one before: so large a step costs too much. */
+const MOST_STEP = 10;
 
 /**
  * How many sections each row holds, back row first, so that sections come as near the wanted
@@ -75,7 +77,8 @@ export function planRows(profile: RowProfile, count: number, aspect: number, joi
         best[at] = own;
         continue;
       }
-      for (let last = 1; last <= Math.min(most, start); last++) {
+      const longest = Math.min(most, start, size + MOST_STEP);
+      for (let last = Math.max(1, size - MOST_STEP); last <= longest; last++) {
         const reached = best[start * stride + last]!;
         if (reached === Infinity) continue;
         const cost = reached + own + jointOf[size * stride + last]!;

@@ -67,14 +67,15 @@ function alongCut(from: FramePoint, to: FramePoint, axis: Axis, frame: CutFrame)
 
 function crossing(a: FramePoint, b: FramePoint, axis: Axis, at: number): FramePoint {
   // The lower end first, so that both neighbours of a cut compute the very same point.
-  const [low, high] = a[axis] <= b[axis] ? [a, b] : [b, a];
+  const isRising = a[axis] <= b[axis];
+  const low = isRising ? a : b;
+  const high = isRising ? b : a;
   const share = (at - low[axis]) / (high[axis] - low[axis]);
-  const mix = (key: 'x' | 'y' | 'f' | 't') => low[key] + share * (high[key] - low[key]);
   return {
-    x: mix('x'),
-    y: mix('y'),
-    f: axis === 'f' ? at : mix('f'),
-    t: axis === 't' ? at : mix('t'),
+    x: low.x + share * (high.x - low.x),
+    y: low.y + share * (high.y - low.y),
+    f: axis === 'f' ? at : low.f + share * (high.f - low.f),
+    t: axis === 't' ? at : low.t + share * (high.t - low.t),
   };
 }
 
@@ -91,18 +92,29 @@ export function clipPolygon(
   keep: 'below' | 'above',
   frame: CutFrame = ROW_FRAME,
 ): FramePoint[] {
-  const isInside = keep === 'below' ? (p: FramePoint) => p[axis] < at : (p: FramePoint) => p[axis] >= at;
+  const across = axis === 'f';
+  const isBelow = keep === 'below';
   const kept: FramePoint[] = [];
+  if (points.length === 0) return kept;
+  const first = points[0]!;
+  const firstInside = (across ? first.f : first.t) < at === isBelow;
+  let a = first;
+  let aInside = firstInside;
   let exit: FramePoint | null = null;
   let firstEntry: FramePoint | null = null;
   let firstEntryIndex = 0;
-  for (let i = 0; i < points.length; i++) {
-    const a = points[i]!;
-    const b = points[(i + 1) % points.length]!;
-    const [aInside, bInside] = [isInside(a), isInside(b)];
+  for (let i = 1; i <= points.length; i++) {
+    const isLast = i === points.length;
+    const b = isLast ? first : points[i]!;
+    const bInside = isLast ? firstInside : (across ? b.f : b.t) < at === isBelow;
     if (aInside) kept.push(a);
-    if (aInside === bInside) continue;
+    if (aInside === bInside) {
+      a = b;
+      continue;
+    }
     const cut = crossing(a, b, axis, at);
+    a = b;
+    aInside = bInside;
     if (bInside) {
       if (exit) kept.push(...alongCut(exit, cut, axis, frame));
       else {
