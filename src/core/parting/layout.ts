@@ -1,7 +1,7 @@
 import { zoneAt, type Zone } from '../hair/zone';
 import { framePoint, type ChartPoint, type FramePoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
-import { clipPolygon, polygonArea, polygonCentroid } from '../sphere/polygon';
+import { clipPolygon, polygonArea, polygonCentroid, type CutFrame } from '../sphere/polygon';
 import { PANELS, panelOf, zoneOfPanel, type PanelId } from './panel';
 import { partAcross } from './part-line';
 import { bandOf } from './plan-panel';
@@ -23,7 +23,9 @@ export interface LaidSection {
   /** Share of the scalp. */
   readonly share: number;
   readonly centroid: ChartPoint;
-  readonly outline: readonly ChartPoint[];
+  readonly outline: readonly FramePoint[];
+  /** Coordinates it can be cut along; null once it was joined or cut out. */
+  readonly frame: CutFrame | null;
   /** Which way hair is wound: away from the face at the front hairline, else alternating. */
   readonly winding: 'away-from-face' | 'to-left' | 'to-right';
   /** Middle line of a lane from the back; null for sections that are not lanes. */
@@ -144,6 +146,7 @@ export function layOut(recipe: Recipe): Layout {
       share: area / SCALP_AREA,
       centroid,
       outline,
+      frame,
       winding: marked
         ? WINDING[marked]
         : turnsFromFace(outline)

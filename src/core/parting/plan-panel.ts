@@ -27,7 +27,8 @@ const limits = (polygon: readonly FramePoint[], axis: 'f' | 't'): readonly [numb
   return [low, high];
 };
 
-function lineLengthAt(polygon: readonly FramePoint[], frame: CutFrame, t: number): number {
+/** Length of a row line within a polygon, measured on the head, R. */
+export function lineLengthAt(polygon: readonly FramePoint[], frame: CutFrame, t: number): number {
   let [low, high] = [Infinity, -Infinity];
   for (let i = 0; i < polygon.length; i++) {
     const a = polygon[i]!;
@@ -177,18 +178,20 @@ function rowsOf(
 }
 
 /**
- * Cuts a panel into `count` sections of equal load.
+ * Cuts a panel into `count` sections of equal load, in rows that suit its shape.
  *
  * @source parting-map §4.3–4.6
  */
-export function planPanel(
+export const planPanel = (
   panel: Panel,
   count: number,
   pattern: PartingPattern,
   aspect: number,
   load: LoadOf,
-): PanelLines {
-  const rows = rowsOf(panel, count, pattern, aspect, load);
+): PanelLines => cutPanel(panel, rowsOf(panel, count, pattern, aspect, load), load);
+
+/** Cuts a panel into rows of these many sections, from the back, all of equal load. */
+export function cutPanel(panel: Panel, rows: readonly number[], load: LoadOf): PanelLines {
   const { polygon, frame } = panel;
   const inner = cutsInProportion(polygon, frame, 't', rows, load);
   const [back, face] = limits(polygon, 't');

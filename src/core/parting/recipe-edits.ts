@@ -1,6 +1,6 @@
 import { difference, union, type Geom } from 'polyclip-ts';
 import type { ChartPoint, FramePoint } from '../sphere/crown-chart';
-import { clipPolygon, polygonArea, type CutFrame } from '../sphere/polygon';
+import { clipPolygon, polygonArea, polygonCentroid, type CutFrame } from '../sphere/polygon';
 import type { PanelId } from './panel';
 import type { Recipe } from './recipe';
 
@@ -25,9 +25,42 @@ export interface EditedCells {
 
 /** Less ground than this is none, R². */
 const NOTHING = 1e-6;
+/** A section that loses less than this to a patch beside it only shares an edge with it, R². */
+const GRAZED = 2e-4;
 
-const ringOf = (points: readonly ChartPoint[]): [number, number][] => points.map(({ x, y }) => [x, y]);
-const geometryOf = (points: readonly ChartPoint[]): Geom => [ringOf(points)];
+/** Outlines are clipped on a grid of this fineness, so that edges two sections share are the very same, R. */
+const GRID = 1e-4;
+/** How often a clip that fails is tried again, each time with the second shape a little larger. */
+const TRIES = 4;
+const GROWTH = 3e-5;
+
+const onGrid = (value: number) => Math.round(value / GRID) * GRID;
+
+function geometryOf(points: readonly ChartPoint[], grown = 0): Geom {
+  const centre = polygonCentroid(points);
+  const away = (value: number, from: number) => from + (value - from) * (1 + grown);
+  return [
+    points.map(({ x, y }): [number, number] =>
+      grown === 0 ? [onGrid(x), onGrid(y)] : [away(x, centre.x), away(y, centre.y)],
+    ),
+  ];
+}
+
+/** Clips two shapes. Edges that all but coincide can defeat the sweep: then one shape grows by a hair. */
+function clip(
+  operation: typeof union,
+  own: readonly ChartPoint[],
+  others: readonly (readonly ChartPoint[])[],
+): ReturnType<typeof union> | null {
+  for (let attempt = 0; attempt < TRIES; attempt++) {
+    try {
+      return operation(geometryOf(own), ...others.map((other) => geometryOf(other, attempt * GROWTH)));
+    } catch {
+      // Tried again with larger shapes.
+    }
+  }
+  return null;
+}
 
 /** Outer rings of a clipped shape, largest first, and the area of all of it. */
 function rings(shape: ReturnType<typeof union>): { outlines: ChartPoint[][]; area: number } {
@@ -71,11 +104,15 @@ function merge(cells: readonly Cell[], keys: readonly string[]): readonly Cell[]
   const own = cells.filter((cell) => keys.includes(cell.key));
   const [first, ...rest] = own;
   if (!first || own.length !== keys.length || rest.length === 0) return null;
-  const { outlines, area } = rings(
-    union(geometryOf(first.outline), ...rest.map((c) => geometryOf(c.outline))),
+  const joined = clip(
+    union,
+    first.outline,
+    rest.map(({ outline }) => outline),
   );
+  const { outlines } = rings(joined ?? []);
   // Two islands are no section.
   if (outlines.length !== 1) return null;
+  const area = own.reduce((sum, cell) => sum + cell.area, 0);
   const merged: Cell = { ...first, key: keys.join('+'), outline: unframed(outlines[0]!), area, frame: null };
   return cells.flatMap((cell) => (cell === first ? [merged] : own.includes(cell) ? [] : [cell]));
 }
@@ -99,11 +136,13 @@ export function editCells(cells: readonly Cell[], recipe: Recipe): EditedCells {
     else unplaced.push(keys.join('+'));
   }
   if (recipe.exclude.length > 0) {
-    const patches = recipe.exclude.map((patch) => [patch.map(([x, y]): [number, number] => [x, y])]);
+    const patches = recipe.exclude.map((patch) => patch.map(([x, y]) => ({ x, y })));
     current = current.flatMap((cell) => {
-      const { outlines, area } = rings(difference(geometryOf(cell.outline), ...patches));
-      if (area < NOTHING || !outlines[0]) return [];
-      return Math.abs(area - cell.area) < NOTHING
+      const kept = clip(difference, cell.outline, patches);
+      if (!kept) return [cell];
+      const { outlines, area } = rings(kept);
+      if (area < GRAZED || !outlines[0]) return [];
+      return Math.abs(area - cell.area) < GRAZED
         ? [cell]
         : [{ ...cell, outline: unframed(outlines[0]), area, frame: null }];
     });
