@@ -28,6 +28,11 @@ export interface DrawnSection {
 
 export const drawnX = (point: ChartPoint): number => DRAWING.poleX + UNITS_PER_R * point.x;
 export const drawnY = (point: ChartPoint): number => DRAWING.poleY - UNITS_PER_R * point.y;
+/** The place on the chart of a point of the drawing. */
+export const chartAt = (x: number, y: number): ChartPoint => ({
+  x: (x - DRAWING.poleX) / UNITS_PER_R,
+  y: (DRAWING.poleY - y) / UNITS_PER_R,
+});
 const rounded = (value: number) => Math.round(value * 10) / 10;
 
 /** SVG path of a closed outline; points closer than a tenth of a unit are left out. */

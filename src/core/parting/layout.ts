@@ -17,6 +17,7 @@ export interface LaidSection {
   readonly key: string;
   readonly panel: PanelId;
   readonly row: number;
+  readonly col: number;
   readonly zone: Zone;
   readonly side: 'left' | 'middle' | 'right';
   readonly quadrant: Quadrant;
@@ -140,6 +141,7 @@ export function layOut(recipe: Recipe): Layout {
       key,
       panel,
       row,
+      col,
       zone: zoneOfPanel(panel) ?? zoneAt(place),
       side: centroid.x < -MIDDLE ? 'left' : centroid.x > MIDDLE ? 'right' : 'middle',
       quadrant: `${place.t < EAR_LINE_T ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,

@@ -1,5 +1,5 @@
 import type { FramePoint } from '../sphere/crown-chart';
-import { fromFrame } from '../sphere/crown-chart';
+import { framePoint, fromFrame } from '../sphere/crown-chart';
 import { monotoneCubic } from '../sphere/monotone-cubic';
 import type { CutFrame } from '../sphere/polygon';
 import type { PartLine } from './pattern';
@@ -49,8 +49,10 @@ export interface SideFrame extends CutFrame {
  */
 export function sideFrame(part: (t: number) => number, side: 'left' | 'right'): SideFrame {
   const width = (t: number) => (side === 'right' ? 1 - part(t) : 1 + part(t));
+  const from = (point: FramePoint) => ({ ...point, f: (point.f - part(point.t)) / width(point.t) });
   return {
-    from: (point) => ({ ...point, f: (point.f - part(point.t)) / width(point.t) }),
+    from,
+    of: (place) => from(framePoint(place)),
     at: (g, t) => ({ ...fromFrame(part(t) + g * width(t), t), f: g }),
   };
 }

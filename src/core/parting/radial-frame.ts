@@ -45,6 +45,11 @@ const at = (angle: number, distance: number): FramePoint => {
  */
 export const RADIAL_FRAME: CutFrame = {
   at: (angle, t) => ({ ...at(angle, 1 - t), t }),
+  of: ({ x, y }) => {
+    const angle = Math.atan2(x - WHORL.x, y - WHORL.y);
+    const distance = Math.hypot(x - WHORL.x, y - WHORL.y) / radiusAt(angle);
+    return { x, y, f: angle, t: 1 - distance };
+  },
   cutLength: (from, to, axis) =>
     axis === 't' ? Math.abs(to.f - from.f) * (1 - from.t) * 1.6 : Math.hypot(to.x - from.x, to.y - from.y),
 };

@@ -2,6 +2,9 @@ import type { DrawnTimes } from '../drying/draws';
 import type { Checked } from '../formats/field-error';
 import { readBrief } from '../formats/read-brief';
 import type { Layout } from '../parting/layout';
+import { evennessOf, type Evenness } from '../parting/evenness';
+import { loadFor } from '../parting/load';
+import type { Recipe } from '../parting/recipe';
 import { drawLayout, drawPart, type DrawnSection } from '../parting/drawn-layout';
 import { drawHeads } from './drying-forecast';
 import { finishForecast, forecastBasis } from './forecast';
@@ -14,6 +17,9 @@ export interface AnsweredView {
   readonly drawn: readonly DrawnSection[];
   /** The part that is worn, as SVG path data; null without one. */
   readonly partPath: string | null;
+  /** The lines the sections were cut by: what is edited by hand. */
+  readonly recipe: Recipe;
+  readonly evenness: Evenness;
 }
 
 /** A draft that was asked about: its layout is kept for the next question, and heads can be drawn for it. */
@@ -21,6 +27,7 @@ export interface AskedDraft {
   readonly layoutKey: string;
   readonly layout: Layout;
   readonly drawn: readonly DrawnSection[];
+  readonly evenness: Evenness;
   /** Draws heads until there are `count`. */
   readonly drawTo: (count: number) => void;
   /** The forecast from the first `draws` heads; 0 is the quick estimate. */
@@ -39,6 +46,7 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
   const kept = last?.layoutKey === key ? last : null;
   const layout = kept?.layout ?? layoutFor(brief.value);
   const drawn = kept?.drawn ?? drawLayout(layout);
+  const evenness = kept?.evenness ?? evennessOf(layout, loadFor(brief.value.parting.sizes));
   const basis = forecastBasis(brief.value, layout);
   const heads: DrawnTimes[] = [];
   return {
@@ -47,6 +55,7 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
       layoutKey: key,
       layout,
       drawn,
+      evenness,
       drawTo: (count) => {
         if (count > heads.length)
           heads.push(...drawHeads(basis.drying, brief.value.seed, heads.length, count));
@@ -55,6 +64,8 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
         view: forecastView(finishForecast(basis, heads.slice(0, draws))),
         drawn,
         partPath: drawPart(layout),
+        recipe: layout.recipe,
+        evenness,
       }),
     },
   };

@@ -123,10 +123,9 @@ function toolPlan(brief: Brief, sections: readonly SectionPlan[]): PlanFile['too
 }
 
 /** Every size of tool that the plan takes, over all zones. */
-function toolSizes(brief: Brief, sections: readonly SectionPlan[]): PlanFile['tools'] {
+function toolSizes(sections: readonly SectionPlan[]): PlanFile['tools'] {
   const sizes = new Map<string, PlanFile['tools'][number]>();
-  for (const { zone } of sections) {
-    const { tool } = brief.zones[zone];
+  for (const { tool } of sections) {
     if (!tool) continue;
     const key = `${tool.kind}/${tool.diameterMm}/${tool.workingLengthMm}`;
     const before = sizes.get(key);
@@ -232,7 +231,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     })),
     evenness: { hairCountCv: evennessCv(sections) },
     tool,
-    tools: toolSizes(brief, sections),
+    tools: toolSizes(sections),
     handsOn: {
       partingMin: handsOnTable.value.settleMin + brief.pace.median * partingMin() * sections.length,
       installMin: spreadByLn(installMin, brief.pace.lnSd),

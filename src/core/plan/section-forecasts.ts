@@ -15,7 +15,7 @@ import { bundleOf, type BundleSource } from '../techniques/bundle-of';
 import { withEndRod } from '../techniques/end-rod';
 import type { SetForm } from '../techniques/technique';
 import { techniqueOf } from '../techniques';
-import type { Brief } from './brief';
+import type { Brief, PlannedTool } from './brief';
 
 /** What is worked out for each section of a plan. */
 export interface SectionPlan {
@@ -29,6 +29,8 @@ export interface SectionPlan {
   readonly dryMassG: number;
   readonly bundle: HairInSet;
   readonly form: SetForm;
+  /** Its tool: the zone's, in the size that was decided for this section by hand. */
+  readonly tool: PlannedTool | null;
   /** Minutes at the brief's pace. */
   readonly installMin: number;
   /** What they go into, at pace 1. */
@@ -47,14 +49,24 @@ export const sourceOf = ({ head }: Brief, zone: Zone, sectionCm2: number): Bundl
   shrinkage: head.shrinkage,
 });
 
+/** A tool in the size that a mark names, as in `rod-19`; as it is where the mark is for another kind, or none. */
+function toolAsMarked(tool: PlannedTool | null, mark: string | undefined): PlannedTool | null {
+  if (!tool || !mark) return tool;
+  const at = mark.lastIndexOf('-');
+  const diameterMm = Number(mark.slice(at + 1));
+  if (mark.slice(0, at) !== tool.kind || !(diameterMm > 0) || diameterMm === tool.diameterMm) return tool;
+  // How many of another size there are is not known here.
+  return { ...tool, diameterMm, owned: 0 };
+}
+
 /** Works out every section; sections of equal zone and size share one computation. */
 export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   const { head, set } = brief;
   const scalp = scalpAreaCm2(head.circumferenceCm);
   const pace = brief.pace.median;
   const known = new Map<string, Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>>();
-  const work = (zone: Zone, areaCm2: number) => {
-    const own = brief.zones[zone];
+  const work = (zone: Zone, areaCm2: number, toolMark: string | undefined) => {
+    const own = { ...brief.zones[zone], tool: toolAsMarked(brief.zones[zone].tool, toolMark) };
     const technique = techniqueOf(own.technique);
     const bundle = bundleOf(technique, sourceOf(brief, zone, areaCm2));
     const { hairCount } = bundle;
@@ -68,6 +80,7 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       lengthCm,
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
       bundle,
+      tool: own.tool,
       form: own.tool?.kind === 'end-rod' ? withEndRod(form, bundle, own.tool) : form,
       installMin: pace * INSTALL_PARTS.reduce((sum, part) => sum + installParts[part], 0),
       installParts,
@@ -77,10 +90,11 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   };
   return layout.sections.map((section) => {
     const areaCm2 = section.share * scalp;
-    const key = `${section.zone}/${areaCm2.toFixed(2)}`;
+    const toolMark = layout.recipe.marks[section.key]?.tool;
+    const key = `${section.zone}/${areaCm2.toFixed(2)}/${toolMark ?? ''}`;
     let shared = known.get(key);
     if (!shared) {
-      shared = work(section.zone, areaCm2);
+      shared = work(section.zone, areaCm2, toolMark);
       known.set(key, shared);
     }
     return {

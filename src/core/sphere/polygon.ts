@@ -1,5 +1,5 @@
 import type { ChartPoint, FramePoint } from './crown-chart';
-import { fromFrame } from './crown-chart';
+import { framePoint, fromFrame } from './crown-chart';
 
 /** Cut edges are drawn through the curve at no more than this spacing, in R. */
 const CUT_SPACING = 0.025;
@@ -43,12 +43,14 @@ type Axis = 'f' | 't';
 /** Two coordinates that a polygon can be cut along, and the way back to the chart. */
 export interface CutFrame {
   readonly at: (f: number, t: number) => FramePoint;
+  /** The coordinates of a place on the chart: the inverse of {@link at}. */
+  readonly of: (place: ChartPoint) => FramePoint;
   /** Length on the chart of a cut between two points, R, where the straight line misleads. */
   readonly cutLength?: (from: FramePoint, to: FramePoint, axis: Axis) => number;
 }
 
 /** The row frame of the whole scalp. */
-export const ROW_FRAME: CutFrame = { at: fromFrame };
+export const ROW_FRAME: CutFrame = { at: fromFrame, of: framePoint };
 
 /** The points strictly between two ends of a cut, taken along the true line of equal `axis`. */
 function alongCut(from: FramePoint, to: FramePoint, axis: Axis, frame: CutFrame): FramePoint[] {

@@ -1,6 +1,10 @@
 import type { z } from 'zod';
 import type { briefInput } from '@/core/formats/brief';
-import type { Zone } from '@/core/hair/zone';
+import { perZone, type Zone } from '@/core/hair/zone';
+import { changeCount } from '@/core/parting/edits/count';
+import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
+import { loadFor } from '@/core/parting/load';
+import { recipeCount, type Recipe } from '@/core/parting/recipe';
 import { zoneShares } from '@/core/parting/zone-outlines';
 import { productRoles, type RoleId } from '@/core/products';
 import { toolKindOf } from '@/core/techniques/tool-kind-of';
@@ -63,7 +67,7 @@ export function withTechnique(
   const next = techniqueOf(technique);
   const sizes = toolsFor(shelf, next.tool);
   const usual = sizes[Math.floor(sizes.length / 2)];
-  // A pattern or a recipe belongs to the technique it was chosen for.
+  // A pattern, and lines drawn by hand, belong to the technique they were chosen for.
   const kept = {
     ...(parting?.part ? { part: parting.part } : {}),
     ...(parting?.zoneSize ? { zoneSize: parting.zoneSize } : {}),
@@ -157,7 +161,60 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
       sections: own.sections ?? Math.max(1, Math.round(technique.usualSections * zoneShares()[zone])),
     };
   }
-  return { set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined } };
+  return {
+    parting: partedAnew(brief),
+    set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined },
+  };
+}
+
+type DraftParting = NonNullable<DraftBrief['parting']>;
+
+/** A brief parted along lines drawn by hand. Zones keep their technique; their counts are in the lines. */
+export function withRecipe(brief: DraftBrief, recipe: Recipe): Partial<DraftBrief> {
+  const zones = Object.fromEntries(
+    Object.entries(brief.set.zones ?? {}).map(([zone, own]) => {
+      const { sections: _, ...rest } = own;
+      return [zone, rest];
+    }),
+  ) as NonNullable<DraftSet['zones']>;
+  return {
+    parting: { ...brief.parting, recipe: recipe as DraftParting['recipe'] },
+    set: {
+      ...brief.set,
+      sections: recipeCount(recipe),
+      ...(brief.set.zones ? { zones } : {}),
+    },
+  };
+}
+
+/** A parting that is cut anew: whatever was drawn by hand goes, and the change is made. */
+export function partedAnew(brief: DraftBrief, change: DraftParting = {}): DraftParting {
+  const { recipe: _, ...parting } = brief.parting ?? {};
+  return { ...parting, ...change };
+}
+
+/**
+ * A brief with one section more or fewer. Sections stay where they are as far as they can; a head with zones
+ * parted for themselves, or whose lines are not known yet, is cut anew.
+ *
+ * @param answered lines that the brief is parted along, when they are known
+ */
+export function oneSection(
+  brief: DraftBrief,
+  count: number,
+  by: 1 | -1,
+  answered: Recipe | null,
+): Partial<DraftBrief> {
+  const recipe = (brief.parting?.recipe as Recipe | undefined) ?? answered;
+  const hasOwnZones = Object.values(brief.set.zones ?? {}).some((own) => own?.sections !== undefined);
+  if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
+    const sizes = perZone((zone) => brief.parting?.zoneSize?.[zone] ?? 1);
+    const { sectionAspect } = techniqueOf(brief.set.technique);
+    const edit = changeCount(recipe, by, sectionAspect, loadFor(sizes));
+    if (edit.ok) return withRecipe(brief, edit.recipe);
+  }
+  const next = Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, count + by));
+  return { parting: partedAnew(brief), set: { ...brief.set, sections: next } };
 }
 
 /** Mean size of the sections of one technique, cm²; of all of them where none has it. */

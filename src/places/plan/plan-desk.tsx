@@ -19,16 +19,26 @@ import type { WeighedUnits } from '@/core/products/hand-units';
 import { PART_LABEL } from '@/core/parting/pattern';
 import { bookPlan, readMeasurement, saveHandUnits, startSet } from './actions';
 import { PlanChoices } from './choices/plan-choices';
+import { scalpAreaCm2 } from '@/core/hair/head';
+import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
+import type { SectionState } from '@/ui/crown-map/section-state';
 import { ForecastPanel } from './forecast-panel';
 import {
   motifOfSection,
   meanSectionCm2,
+  oneSection,
+  partedAnew,
   sectionsLabel,
+  toolKindOfSet,
   wholeSetLabel,
+  type DraftBrief,
   type PlanContent,
   type ShelfProduct,
   type ShelfTool,
 } from './plan-content';
+import { HandTools, sideOf } from './parting/hand-tools';
+import { MapHandles } from './parting/map-handles';
+import { useHandParting } from './parting/use-hand-parting';
 import styles from './plan-desk.module.css';
 import { useDraft, type KeptState } from './use-draft';
 import { useForecast } from './use-forecast';
@@ -48,6 +58,9 @@ export interface PlanDeskProps {
   readonly nowMs: number;
 }
 
+const PICKED: SectionState = { kind: 'in-hand' };
+const UNPICKED: SectionState = { kind: 'plain' };
+
 const KEPT_WORDS: Readonly<Record<KeptState, string>> = {
   kept: 'kept',
   keeping: 'keeping…',
@@ -64,6 +77,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const { units } = useUnits();
   const router = useRouter();
   const [turned, setTurned] = useState(false);
+  const [isByHand, setByHand] = useState(false);
   const [refusals, setRefusals] = useState<readonly FieldError[]>([]);
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
   const [isBooked, setBooked] = useState(props.isBooked);
@@ -83,17 +97,14 @@ export function PlanDesk(props: PlanDeskProps) {
     return () => window.removeEventListener('keydown', onKey);
   }, [undo, redo]);
 
+  const changeBrief = (part: Partial<DraftBrief>) => edit({ ...content, brief: { ...brief, ...part } });
+  const lines = live.answer?.recipe ?? null;
+  const isCurrent = live.answered === brief;
+  const hand = useHandParting(isByHand, brief, lines, isCurrent, changeBrief);
   const plan = live.answer?.view.plan ?? null;
   const technique = techniqueOf(brief.set.technique);
   const count = brief.set.sections ?? technique.usualSections;
-  const setCount = (next: number) =>
-    edit({
-      ...content,
-      brief: {
-        ...brief,
-        set: { ...brief.set, sections: Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, next)) },
-      },
-    });
+  const step = (by: 1 | -1) => changeBrief(oneSection(brief, count, by, isCurrent ? lines : null));
   const lengths = brief.head.stretchedLengthCm;
   const meanLengthCm =
     typeof lengths === 'number'
@@ -233,16 +244,41 @@ export function PlanDesk(props: PlanDeskProps) {
             <FlipIcon />
           </IconButton>
         </span>
+        <Button
+          className={styles.byHand}
+          size="small"
+          variant={isByHand ? 'contained' : 'outlined'}
+          aria-pressed={isByHand}
+          disabled={!live.answer}
+          onClick={() => setByHand(!isByHand)}
+        >
+          Part by hand
+        </Button>
         <div className={styles.drawing}>
           {live.answer && (
             <CrownMap
-              name={`${technique.label}, ${live.answer.drawn.length} sections, ${PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase()}`}
-              sections={live.answer.drawn}
+              name={`${technique.label}, ${(hand ?? live.answer).drawn.length} sections, ${PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase()}`}
+              sections={(hand ?? live.answer).drawn}
               skin={props.head.skinTone}
               hair={props.head.hairTone}
               motifOf={(number) => motifOfSection(plan?.sections ?? [], number)}
-              partPath={live.answer.partPath}
+              partPath={(hand ?? live.answer).partPath}
               turned={turned}
+              {...(hand
+                ? {
+                    stateOf: (number: number) => (number === hand.selected?.number ? PICKED : UNPICKED),
+                    onPick: hand.select,
+                    labelOf: ({ number }: { number: number }) =>
+                      `${number}${sideOf(hand.layout.recipe, hand.layout.sections[number - 1]?.key ?? '')}`,
+                    overlay: (
+                      <MapHandles
+                        hand={hand}
+                        turned={turned}
+                        radiusCm={RADIUS_CM_PER_CIRCUMFERENCE_CM * hand.layout.recipe.C}
+                      />
+                    ),
+                  }
+                : {})}
               detailOf={(section) => {
                 const own = plan?.sections[section.number - 1];
                 return own
@@ -257,7 +293,7 @@ export function PlanDesk(props: PlanDeskProps) {
             className={styles.round}
             aria-label="One section fewer"
             disabled={count <= MIN_SECTIONS}
-            onClick={() => setCount(count - 1)}
+            onClick={() => step(-1)}
           >
             <MinusIcon />
           </IconButton>
@@ -266,12 +302,21 @@ export function PlanDesk(props: PlanDeskProps) {
             className={styles.round}
             aria-label="One section more"
             disabled={count >= MAX_SECTIONS}
-            onClick={() => setCount(count + 1)}
+            onClick={() => step(1)}
           >
             <PlusIcon />
           </IconButton>
           {plan && <span>{formatArea(meanSectionCm2(plan, brief.set.technique), units)} each</span>}
         </div>
+        {hand && (
+          <HandTools
+            hand={hand}
+            toolKind={toolKindOfSet(brief.set)}
+            tools={props.tools}
+            scalpCm2={scalpAreaCm2(hand.layout.recipe.C)}
+            onAnew={brief.parting?.recipe ? () => changeBrief({ parting: partedAnew(brief) }) : null}
+          />
+        )}
       </section>
 
       <section className={styles.forecast} aria-label="Forecast" tabIndex={0}>

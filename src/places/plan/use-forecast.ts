@@ -14,6 +14,8 @@ export interface Refining {
 export interface LiveForecast {
   /** The newest answer; the last good one while the brief does not add up. */
   readonly answer: AnsweredView | null;
+  /** The brief that the answer is of: an older one while a newer is worked out. */
+  readonly answered: DraftBrief | null;
   readonly errors: readonly FieldError[];
   readonly isWorking: boolean;
   readonly refining: Refining | null;
@@ -28,6 +30,7 @@ const SETTLED_MS = 350;
 export function useForecast(brief: DraftBrief, first: Checked<AnsweredView>): LiveForecast {
   const [live, setLive] = useState<Omit<LiveForecast, 'stop'>>({
     answer: first.ok ? first.value : null,
+    answered: first.ok ? brief : null,
     errors: first.ok ? [] : first.errors,
     isWorking: false,
     refining: null,
@@ -58,8 +61,8 @@ export function useForecast(brief: DraftBrief, first: Checked<AnsweredView>): Li
       if (!result || isOver) return;
       setLive((was) =>
         result.ok
-          ? { answer: result.value, errors: [], isWorking: false, refining: null }
-          : { answer: was.answer, errors: result.errors, isWorking: false, refining: null },
+          ? { answer: result.value, answered: brief, errors: [], isWorking: false, refining: null }
+          : { ...was, errors: result.errors, isWorking: false, refining: null },
       );
       if (result.ok) settled = setTimeout(refine, SETTLED_MS);
     });

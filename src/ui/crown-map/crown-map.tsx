@@ -1,5 +1,5 @@
 'use client';
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { moveFocus } from './crown-map-focus';
@@ -27,6 +27,8 @@ export interface CrownMapProps {
   readonly onPick?: (number: number) => void;
   /** Facing the client: turned by half, never mirrored. */
   readonly turned?: boolean;
+  /** Drawn over the sections and turned with them. */
+  readonly overlay?: ReactNode;
 }
 
 const HAIRLINE = hairlinePath();
@@ -195,6 +197,7 @@ export function CrownMap(props: CrownMapProps) {
           />
         ))}
       </g>
+      {props.overlay && <g transform={turn}>{props.overlay}</g>}
       <g className={styles.words} aria-hidden="true">
         <text x={DRAWING.poleX} y="13">
           {words.top}

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { sphereDistance } from '../../sphere/crown-chart';
 import { polygonContains } from '../../sphere/polygon';
 import { coefficientOfVariation } from '../../stats/variation';
 import { EVEN_SIZES, generateRecipe, type PartingSpec } from '../generate';
@@ -8,6 +9,7 @@ import { loadFor } from '../load';
 import { recipeCount, type Recipe } from '../recipe';
 import { changeCount, evenOut } from './count';
 import { rowCounts, type Edited } from './edited';
+import { moveHandle, nudgeHandle, partHandles, sectionHandles } from './handles';
 import { CLOSEST_CM, evenPart, moveCut, movePart, moveRowLine } from './lines';
 import {
   excludePatch,
@@ -286,5 +288,64 @@ describe('any chain of edits', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('handles', () => {
+  it('stand on the four lines round a section, and follow where they are taken', () => {
+    const recipe = recipeOf(24);
+    const layout = layOut(recipe);
+    const handles = sectionHandles(layout, 'W.3.3');
+    expect(handles.map(({ kind }) => kind)).toEqual(['row-line', 'row-line', 'cut', 'cut']);
+    expect(sectionHandles(layout, 'W.1.1').filter(({ kind }) => kind === 'row-line')).toHaveLength(1);
+    for (const handle of handles) {
+      const to = { x: handle.at.x + 0.02, y: handle.at.y + 0.02 };
+      const after = layOut(done(moveHandle(recipe, handle, to, load)));
+      const moved = sectionHandles(after, 'W.3.3').find(
+        (own) =>
+          own.kind === handle.kind &&
+          JSON.stringify({ ...own, at: 0 }) === JSON.stringify({ ...handle, at: 0 }),
+      )!;
+      const along = handle.kind === 'cut' ? 'x' : 'y';
+      expect(moved.at[along]).toBeCloseTo(to[along], 2);
+    }
+  });
+
+  it('go by a distance on the head, for keys', () => {
+    const recipe = recipeOf(24);
+    for (const handle of sectionHandles(layOut(recipe), 'W.3.3')) {
+      const after = done(nudgeHandle(recipe, handle, 0.5, load));
+      const now = sectionHandles(layOut(after), 'W.3.3').find(
+        (own) => JSON.stringify({ ...own, at: 0 }) === JSON.stringify({ ...handle, at: 0 }),
+      )!;
+      const cm = sphereDistance(handle.at, now.at) * 0.190424 * 56;
+      expect(cm).toBeGreaterThan(0.4);
+      expect(cm).toBeLessThan(0.6);
+    }
+  });
+
+  it('hold the part where it is seen, and bend a straight one too', () => {
+    expect(partHandles(recipeOf(24))).toEqual([]);
+    const centre = recipeOf(24, { part: 'centre' });
+    const handles = partHandles(centre);
+    expect(handles.length).toBeGreaterThanOrEqual(2);
+    const bent = done(moveHandle(centre, handles[0]!, { x: 0.2, y: handles[0]!.at.y }, load));
+    expect(whole(layOut(bent))).toBeCloseTo(1, 6);
+    expect(layOut(bent).partLine!.some(({ x }) => x > 0.15)).toBe(true);
+  });
+
+  it('know the place of a point in every kind of panel', () => {
+    for (const recipe of [
+      recipeOf(18),
+      recipeOf(30, { part: 'left' }),
+      recipeOf(40, { pattern: 'radial' }),
+    ]) {
+      for (const { frame, centroid } of layOut(recipe).sections) {
+        const { f, t } = frame!.of(centroid);
+        const back = frame!.at(f, t);
+        expect(back.x).toBeCloseTo(centroid.x, 6);
+        expect(back.y).toBeCloseTo(centroid.y, 6);
+      }
+    }
   });
 });

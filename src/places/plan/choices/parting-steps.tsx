@@ -10,6 +10,7 @@ import { SelectField } from '@/ui/fields/select-field';
 import { formatArea, formatDiameter, type UnitSystem } from '@/ui/format';
 import {
   meanSectionCm2,
+  partedAnew,
   wholeSetLabel,
   withZone,
   type DraftBrief,
@@ -32,7 +33,7 @@ const SIZES = [
 ] as const;
 
 /** How many sections, in what pattern, beside what part, and larger or smaller where. */
-export const partingStep: PlanStep = ({ brief, set, plan, technique, units, changeBrief, changeSet }) => {
+export const partingStep: PlanStep = ({ brief, set, plan, technique, units, changeBrief }) => {
   const parting = brief.parting ?? {};
   const pattern = parting.pattern ?? technique.usualPattern;
   const part = parting.part ?? 'none';
@@ -45,6 +46,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
       even && `${formatArea(even, units)} each`,
       PATTERN_LABEL[pattern].toLowerCase(),
       part === 'none' ? null : PART_LABEL[part].toLowerCase(),
+      parting.recipe && 'parted by hand',
     ]
       .filter(Boolean)
       .join(', '),
@@ -56,19 +58,21 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           low={MIN_SECTIONS}
           high={MAX_SECTIONS}
           whole
-          onCommit={(count) => changeSet({ sections: count })}
+          onCommit={(count) => changeBrief({ parting: partedAnew(brief), set: { ...set, sections: count } })}
         />
         <SelectField
           label="Pattern"
           value={pattern}
           options={PARTING_PATTERNS.map((id) => ({ value: id, label: PATTERN_LABEL[id] }))}
-          onChange={(value) => changeBrief({ parting: { ...parting, pattern: value as typeof pattern } })}
+          onChange={(value) =>
+            changeBrief({ parting: partedAnew(brief, { pattern: value as typeof pattern }) })
+          }
         />
         <SelectField
           label="Part it is worn with"
           value={part}
           options={PART_LINES.map((id) => ({ value: id, label: PART_LABEL[id] }))}
-          onChange={(value) => changeBrief({ parting: { ...parting, part: value as typeof part } })}
+          onChange={(value) => changeBrief({ parting: partedAnew(brief, { part: value as typeof part }) })}
         />
         <details className={styles.sizes}>
           <summary>Larger or smaller by zone</summary>
@@ -80,7 +84,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
               options={SIZES.map(({ value, label }) => ({ value, label }))}
               onChange={(value) =>
                 changeBrief({
-                  parting: { ...parting, zoneSize: { ...parting.zoneSize, [zone]: Number(value) } },
+                  parting: partedAnew(brief, { zoneSize: { ...parting.zoneSize, [zone]: Number(value) } }),
                 })
               }
             />

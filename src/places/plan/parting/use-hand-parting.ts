@@ -1,0 +1,105 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { perZone } from '@/core/hair/zone';
+import { drawLayout, drawPart, type DrawnSection } from '@/core/parting/drawn-layout';
+import type { Edited } from '@/core/parting/edits/edited';
+import {
+  moveHandle,
+  nudgeHandle,
+  partHandles,
+  sectionHandles,
+  type Handle,
+} from '@/core/parting/edits/handles';
+import { evennessOf, type Evenness } from '@/core/parting/evenness';
+import { layOut, type LaidSection, type Layout } from '@/core/parting/layout';
+import { loadFor, type LoadOf } from '@/core/parting/load';
+import type { Recipe } from '@/core/parting/recipe';
+import type { ChartPoint } from '@/core/sphere/crown-chart';
+import { withRecipe, type DraftBrief } from '../plan-content';
+
+/** A parting while it is edited by hand: what is drawn, what is held, and what can be done. */
+export interface HandParting {
+  readonly layout: Layout;
+  readonly load: LoadOf;
+  readonly drawn: readonly DrawnSection[];
+  readonly partPath: string | null;
+  readonly evenness: Evenness;
+  readonly selected: LaidSection | null;
+  readonly handles: readonly Handle[];
+  /** Why the last edit could not be done. */
+  readonly problem: string | null;
+  readonly select: (number: number) => void;
+  readonly apply: (edit: Edited) => void;
+  readonly drag: (handle: Handle, to: ChartPoint) => void;
+  /** Ends a drag: all of it is one edit. */
+  readonly drop: () => void;
+  readonly nudge: (handle: Handle, cm: number) => void;
+}
+
+/**
+ * Edits the parting of a brief by hand; null while that is not wanted or nothing is parted yet.
+ *
+ * @param answered lines of the newest forecast
+ * @param isCurrent whether that forecast is of this brief; until it is, nothing is edited
+ */
+export function useHandParting(
+  isOn: boolean,
+  brief: DraftBrief,
+  answered: Recipe | null,
+  isCurrent: boolean,
+  onChange: (part: Partial<DraftBrief>) => void,
+): HandParting | null {
+  const own = (brief.parting?.recipe as Recipe | undefined) ?? answered;
+  const [preview, setPreview] = useState<{ from: Recipe; recipe: Recipe } | null>(null);
+  const [selectedKey, setSelectedKey] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  // A preview belongs to the lines it was dragged from.
+  const recipe = preview && preview.from === own ? preview.recipe : own;
+  const sizes = JSON.stringify(brief.parting?.zoneSize ?? {});
+  const load = useMemo(() => {
+    const given = JSON.parse(sizes) as Partial<Record<string, number>>;
+    return loadFor(perZone((zone) => given[zone] ?? 1));
+  }, [sizes]);
+  const laid = useMemo(() => {
+    if (!isOn || !recipe) return null;
+    const layout = layOut(recipe);
+    return {
+      layout,
+      drawn: drawLayout(layout),
+      partPath: drawPart(layout),
+      evenness: evennessOf(layout, load),
+    };
+  }, [isOn, recipe, load]);
+  if (!laid || !recipe || !own) return null;
+
+  const { layout } = laid;
+  const selected = layout.sections.find(({ key }) => key === selectedKey) ?? null;
+  const apply = (edit: Edited) => {
+    setPreview(null);
+    if (!isCurrent && own === answered) return;
+    if (!edit.ok) return setProblem(edit.why);
+    setProblem(null);
+    onChange(withRecipe(brief, edit.recipe));
+  };
+  return {
+    ...laid,
+    load,
+    selected,
+    handles: [...partHandles(recipe), ...(selected ? sectionHandles(layout, selected.key) : [])],
+    problem,
+    select: (number) => {
+      const key = layout.sections[number - 1]?.key ?? null;
+      setSelectedKey(key === selectedKey ? null : key);
+      setProblem(null);
+    },
+    apply,
+    drag: (handle, to) => {
+      const edit = moveHandle(recipe, handle, to, load);
+      if (edit.ok) setPreview({ from: own, recipe: edit.recipe });
+    },
+    drop: () => {
+      if (preview) apply({ ok: true, recipe: preview.recipe });
+    },
+    nudge: (handle, cm) => apply(nudgeHandle(recipe, handle, cm, load)),
+  };
+}

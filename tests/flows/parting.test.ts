@@ -1,0 +1,138 @@
+import { describe, expect, it, vi } from 'vitest';
+import { choose, fill, press, see } from '../support/hands';
+import { setScene } from '../support/scene';
+
+const scene = setScene('demo');
+
+const has = (wanted: number) =>
+  scene.page.waitForFunction((own) => document.querySelectorAll('[data-section]').length === own, {}, wanted);
+const stored = async (column: 'brief' | 'title'): Promise<string> => {
+  const id = new URL(scene.page.url()).pathname.split('/').at(-1)!;
+  const { rows } = await scene.database.client.execute({
+    sql: `select ${column} from plans where id = ?`,
+    args: [id],
+  });
+  return String(rows[0]?.[column]);
+};
+/** Waits until what is kept is as it should be. */
+const soon = (check: () => Promise<void>) => vi.waitFor(check, { timeout: 60_000, interval: 200 });
+const paths = () =>
+  scene.page.$$eval('[data-section] > path:first-child', (all) => all.map((path) => path.getAttribute('d')));
+const pick = (number: number) => scene.page.click(`[data-section="${number}"]`);
+const focusOn = (selector: string) =>
+  scene.page.$eval(selector, (element) => (element as unknown as SVGElement).focus());
+const evenness = () =>
+  scene.page.$eval('[aria-label="Parting by hand"] [role="status"]', (line) => line.textContent ?? '');
+
+describe('parting by hand', () => {
+  let before = '';
+
+  it('splits a section, is undone byte for byte, and done again', async () => {
+    const { rows } = await scene.database.client.execute(`select id from plans where status = 'chosen'`);
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.waitForSelector('[data-section="18"]');
+    // Kept once, so that it stands as it is written.
+    await fill(scene.page, 'Name of the plan', 'Parted');
+    await soon(async () => expect(await stored('title')).toBe('Parted'));
+    before = await stored('brief');
+    await press(scene.page, 'Part by hand');
+    await see(scene.page, 'Hair even to under 1 %');
+    await pick(9);
+    await see(scene.page, 'Section 9, crown');
+    await press(scene.page, 'Split');
+    await has(19);
+    await see(scene.page, '19 twists');
+    await scene.page.waitForFunction(() => document.body.innerText.includes('parted by hand'));
+    await soon(async () =>
+      expect(JSON.parse(await stored('brief'))).toMatchObject({
+        parting: { recipe: { splits: [{ key: 'W.3.2' }] } },
+      }),
+    );
+    await press(scene.page, 'Undo');
+    await has(18);
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('parted by hand'));
+    await soon(async () => expect(await stored('brief')).toBe(before));
+    await press(scene.page, 'Redo');
+    await has(19);
+  });
+
+  it('drags a line: the hair of two sections changes, and one undo takes all of the drag back', async () => {
+    await press(scene.page, 'Undo');
+    await has(18);
+    // The section that was picked before it was split is picked again.
+    await see(scene.page, 'Section 9, crown');
+    const handle = await scene.page.waitForSelector('[data-handle^="cut-"]');
+    const start = await paths();
+    const box = (await handle!.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await scene.page.mouse.move(x, y);
+    await scene.page.mouse.down();
+    for (let step = 1; step <= 6; step++) await scene.page.mouse.move(x + 3 * step, y);
+    await scene.page.mouse.up();
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('even to under 1 %'));
+    const moved = await paths();
+    expect(moved.filter((path, i) => path !== start[i])).toHaveLength(2);
+    await press(scene.page, 'Undo');
+    await see(scene.page, 'Hair even to under 1 %');
+    expect(await paths()).toEqual(start);
+  });
+
+  it('moves a line by keyboard, says where it is, and evens the head out again', async () => {
+    const line = '[data-handle^="line-"]';
+    await focusOn(line);
+    const at = () => scene.page.$eval(line, (own) => own.getAttribute('aria-valuetext') ?? '');
+    const was = await at();
+    expect(was).toMatch(/^\d+\.\d cm (before|behind) the crown centre$/);
+    await scene.page.keyboard.press('ArrowUp');
+    await scene.page.keyboard.down('Shift');
+    await scene.page.keyboard.press('ArrowUp');
+    await scene.page.keyboard.up('Shift');
+    await scene.page.waitForFunction((old, own) => document.querySelector(own)?.getAttribute('aria-valuetext') !== old, {}, was, line); // prettier-ignore
+    expect(await evenness()).toMatch(/even to \d+ %/);
+    await press(scene.page, 'Even out');
+    await see(scene.page, 'Hair even to under 1 %');
+  });
+
+  it('joins, turns, gives a section another product, leaves one out and puts it back', async () => {
+    await focusOn('[data-section="9"]');
+    await scene.page.keyboard.type('10');
+    await scene.page.keyboard.press('Enter');
+    await see(scene.page, 'Section 10,');
+    await choose(scene.page, 'Direction', 'left');
+    await choose(scene.page, 'Product side', 'B');
+    await scene.page.waitForFunction(() =>
+      document.querySelector('svg[role="group"]')?.textContent?.includes('10B'),
+    );
+    await scene.page.select('select[aria-label="Join with"]', 'W.3.4');
+    await has(17);
+    await pick(3);
+    await see(scene.page, 'Section 3,');
+    await press(scene.page, 'Leave out');
+    await has(16);
+    await press(scene.page, 'Put back what was left out last');
+    await has(17);
+  });
+
+  it('one more leaves the others where they are', async () => {
+    await press(scene.page, 'Part anew');
+    await see(scene.page, 'Hair even to under 1 %');
+    await has(17);
+    const start = await paths();
+    await press(scene.page, 'One section more');
+    await has(18);
+    expect((await paths()).length).toBe(start.length + 1);
+    const rowsOf = (brief: string) =>
+      (
+        JSON.parse(brief) as { parting: { recipe: { panels: { g: unknown[][] }[] } } }
+      ).parting.recipe.panels[0]!.g.map((cuts) => cuts.length + 1);
+    await soon(async () => {
+      const rows = rowsOf(await stored('brief'));
+      expect(rows.reduce((sum, own) => sum + own, 0)).toBe(18);
+      expect(rows).toHaveLength(5);
+    });
+  });
+
+  it('left nothing wrong in the page', () => {
+    expect(scene.problems).toEqual([]);
+  });
+});
