@@ -22,7 +22,13 @@ async function bundledCore() {
     stdin: {
       contents: `export { readBrief } from '@/core/formats/read-brief';
         export { forecast } from '@/core/plan/forecast';
-        export { layoutFor } from '@/core/plan/layout-for';`,
+        export { layoutFor } from '@/core/plan/layout-for';
+        export { layOut } from '@/core/parting/layout';
+        export { drawLayout } from '@/core/parting/drawn-layout';
+        export { evennessOf } from '@/core/parting/evenness';
+        export { loadFor } from '@/core/parting/load';
+        export { EVEN_SIZES } from '@/core/parting/generate';
+        export { movePart } from '@/core/parting/edits/lines';`,
       resolveDir: process.cwd(),
     },
     bundle: true,
@@ -36,18 +42,26 @@ async function bundledCore() {
     readBrief: typeof import('@/core/formats/read-brief').readBrief;
     forecast: typeof import('@/core/plan/forecast').forecast;
     layoutFor: typeof import('@/core/plan/layout-for').layoutFor;
+    layOut: typeof import('@/core/parting/layout').layOut;
+    drawLayout: typeof import('@/core/parting/drawn-layout').drawLayout;
+    evennessOf: typeof import('@/core/parting/evenness').evennessOf;
+    loadFor: typeof import('@/core/parting/load').loadFor;
+    EVEN_SIZES: typeof import('@/core/parting/generate').EVEN_SIZES;
+    movePart: typeof import('@/core/parting/edits/lines').movePart;
   };
 }
 
 async function benchCore() {
-  const { readBrief, forecast, layoutFor } = await bundledCore();
-  const briefOf = (sections: number, drying: unknown[]) => {
+  const core = await bundledCore();
+  const { readBrief, forecast, layoutFor } = core;
+  const briefOf = (sections: number, drying: unknown[], part = 'none') => {
     const brief = readBrief({
       format: 'keen-spiral/brief',
       version: 1,
       head: { stretchedLengthCm: 25 },
       set: { technique: 'two-strand-twist', sections, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
       drying,
+      parting: { part },
       wearBy: '2027-03-13T09:00:00Z',
     });
     if (!brief.ok) throw new Error('the brief of the bench is refused');
@@ -78,6 +92,25 @@ async function benchCore() {
         `deterministic forecast of ${sections} sections, ${name}: ${summary(timed(() => forecast(own, layout, 0)))}`,
       );
     }
+  }
+  const load = core.loadFor(core.EVEN_SIZES);
+  for (const sections of [30, 60, 150]) {
+    const { recipe } = layoutFor(briefOf(sections, [], 'left'));
+    let by = 0;
+    const step = () => {
+      by = (by + 0.004) % 0.2;
+      const moved = core.movePart(
+        recipe,
+        recipe.part.points.map(([t, f]) => [t, f + by] as const),
+        load,
+      );
+      if (!moved.ok) throw new Error(moved.why);
+      const layout = core.layOut(moved.recipe);
+      core.drawLayout(layout);
+      core.evennessOf(layout, load);
+    };
+    timed(step);
+    console.log(`a step of dragging the part, ${sections} sections: ${summary(timed(step))}`);
   }
   for (const sections of [18, 120]) {
     const own = briefOf(sections, sequence);

@@ -2,6 +2,7 @@ import type { Zone } from '../hair/zone';
 import type { ChartPoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { polygonCentroid } from '../sphere/polygon';
+import { remembered } from '../remembered';
 import type { Layout } from './layout';
 import { clearAt, visualCentre } from './visual-centre';
 import { zoneOutlines } from './zone-outlines';
@@ -48,18 +49,23 @@ export function outlinePath(points: readonly ChartPoint[]): string {
   return `${path}Z`;
 }
 
+const centreOf = remembered((outline: readonly ChartPoint[]) =>
+  visualCentre(outline, polygonCentroid(outline)),
+);
+const pathOf = remembered(outlinePath);
+
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
-  layout.sections.map(({ number, zone, side, outline, centroid, winding, spine }) => {
+  layout.sections.map(({ number, zone, side, outline, winding, spine }) => {
     const onLane = spine?.[Math.floor(spine.length / 2)];
     // Numbers of lanes stand in one line across the head.
-    const centre = onLane ? clearAt(outline, onLane) : visualCentre(outline, centroid);
+    const centre = onLane ? clearAt(outline, onLane) : centreOf(outline);
     return {
       number,
       zone,
       side,
       winding,
-      path: outlinePath(outline),
+      path: pathOf(outline),
       x: rounded(drawnX(centre)),
       y: rounded(drawnY(centre)),
       clearRadius: rounded(UNITS_PER_R * centre.radius),

@@ -1,4 +1,11 @@
-import { RADIUS_CM_PER_CIRCUMFERENCE_CM, sphereDistance, sphereVector } from '../sphere/crown-chart';
+import { remembered } from '../remembered';
+import {
+  RADIUS_CM_PER_CIRCUMFERENCE_CM,
+  sphereDistance,
+  sphereVector,
+  type ChartPoint,
+} from '../sphere/crown-chart';
+import { polygonCentroid } from '../sphere/polygon';
 import { coefficientOfVariation } from '../stats/variation';
 import { quantiles } from '../stats/quantile';
 import type { LaidSection, Layout } from './layout';
@@ -28,8 +35,8 @@ const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
  *
  * @source parting-map §5; Lambert azimuthal equal-area projection about the centroid
  */
-export function aspectOf({ outline, centroid }: Pick<LaidSection, 'outline' | 'centroid'>): number {
-  const centre = sphereVector(centroid);
+export const aspectOf = remembered((outline: readonly ChartPoint[]): number => {
+  const centre = sphereVector(polygonCentroid(outline));
   const pole: Vector = Math.abs(centre[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0];
   const east: Vector = [
     pole[1] * centre[2] - pole[2] * centre[1],
@@ -66,7 +73,7 @@ export function aspectOf({ outline, centroid }: Pick<LaidSection, 'outline' | 'c
     }
   }
   return best.aspect;
-}
+});
 
 /** Farthest a mirrored centre is from the nearest centre, R. */
 function mirrorError(sections: readonly LaidSection[]): number {
@@ -94,7 +101,7 @@ function mirrorError(sections: readonly LaidSection[]): number {
 export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness {
   const loads = sections.map(({ outline }) => load(outline));
   const mean = loads.reduce((sum, own) => sum + own, 0) / loads.length;
-  const aspects = sections.map(aspectOf);
+  const aspects = sections.map(({ outline }) => aspectOf(outline));
   const isLanes = recipe.pattern.startsWith('lanes');
   const isMirrored = recipe.exclude.length === 0 && ['none', 'centre', 'half-up'].includes(recipe.part.kind);
   return {

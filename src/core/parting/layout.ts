@@ -1,4 +1,5 @@
 import { zoneAt, type Zone } from '../hair/zone';
+import { remembered } from '../remembered';
 import { framePoint, type ChartPoint, type FramePoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { clipPolygon, polygonArea, polygonCentroid, type CutFrame } from '../sphere/polygon';
@@ -109,6 +110,9 @@ function panelCells(panel: Recipe['panels'][number], part: (t: number) => number
   });
 }
 
+/** Cells of a panel that no part bounds: the same for as long as its lines are. */
+const freePanelCells = remembered((panel: Recipe['panels'][number]) => panelCells(panel, () => 0));
+
 /** The worn part as a line, from the back end of the panels beside it to the face. */
 function partLineOf(recipe: Recipe, part: (t: number) => number): ChartPoint[] | null {
   const beside = recipe.panels.filter(({ id }) => PANELS[id].side !== null);
@@ -127,7 +131,9 @@ const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } a
 export function layOut(recipe: Recipe): Layout {
   const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
   const { cells, unplaced } = editCells(
-    recipe.panels.flatMap((panel) => panelCells(panel, part)),
+    recipe.panels.flatMap((panel) =>
+      PANELS[panel.id].side === null ? freePanelCells(panel) : panelCells(panel, part),
+    ),
     recipe,
   );
   const isLanes = recipe.pattern === 'lanes-back';

@@ -1,3 +1,4 @@
+import { remembered } from '../../remembered';
 import { sphereDistance, type ChartPoint } from '../../sphere/crown-chart';
 import { hairlinePolygon } from '../../sphere/hairline';
 import { polygonArea } from '../../sphere/polygon';
@@ -59,6 +60,18 @@ function distanceToEdge({ x, y }: ChartPoint, outline: readonly ChartPoint[]): n
   return nearest;
 }
 
+/** The box round an outline, as much wider as two edges may lie apart and be the same. */
+const boundsOf = remembered((outline: readonly ChartPoint[]) => {
+  const box = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
+  for (const { x, y } of outline) {
+    box.left = Math.min(box.left, x - SAME_EDGE);
+    box.right = Math.max(box.right, x + SAME_EDGE);
+    box.low = Math.min(box.low, y - SAME_EDGE);
+    box.high = Math.max(box.high, y + SAME_EDGE);
+  }
+  return box;
+});
+
 /** Length of the edge that two sections share, measured on the head, R. */
 export function sharedEdge(a: LaidSection, b: LaidSection): number {
   return a.outline.reduce((sum, from, i) => {
@@ -73,7 +86,13 @@ export const joinable = (layout: Layout, key: string): LaidSection[] => {
   const section = find(layout, key);
   const least = inRadii(layout.recipe, TOUCHING_CM);
   if (!section) return [];
-  return layout.sections.filter((other) => other !== section && sharedEdge(section, other) >= least);
+  const own = boundsOf(section.outline);
+  return layout.sections.filter((other) => {
+    const its = boundsOf(other.outline);
+    const isNear =
+      own.left <= its.right && its.left <= own.right && own.low <= its.high && its.low <= own.high;
+    return other !== section && isNear && sharedEdge(section, other) >= least;
+  });
 };
 
 /** Joins two touching sections into one. Two halves of one split are simply not split any more. */

@@ -1,8 +1,8 @@
 'use client';
-import type { KeyboardEvent, PointerEvent } from 'react';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { chartAt, drawnX, drawnY, DRAWING } from '@/core/parting/drawn-layout';
 import type { Handle } from '@/core/parting/edits/handles';
-import { sphereDistance } from '@/core/sphere/crown-chart';
+import { sphereDistance, type ChartPoint } from '@/core/sphere/crown-chart';
 import styles from './hand-parting.module.css';
 import type { HandParting } from './use-hand-parting';
 
@@ -39,6 +39,15 @@ export function MapHandles({
   /** Centimetres of one R of the chart. */
   radiusCm: number;
 }) {
+  // A hand moves faster than a screen is drawn: only the last place of each frame counts.
+  const frame = useRef<number | null>(null);
+  const dragInFrame = (handle: Handle, to: ChartPoint) => {
+    if (frame.current !== null) cancelAnimationFrame(frame.current);
+    frame.current = requestAnimationFrame(() => {
+      frame.current = null;
+      hand.drag(handle, to);
+    });
+  };
   const placeOf = (event: PointerEvent<SVGGElement>) => {
     const svg = event.currentTarget.ownerSVGElement;
     const toDrawing = svg?.getScreenCTM()?.inverse();
@@ -88,7 +97,7 @@ export function MapHandles({
         onPointerMove={(event) => {
           if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
           const to = placeOf(event);
-          if (to) hand.drag(handle, to);
+          if (to) dragInFrame(handle, to);
         }}
         onPointerUp={() => hand.drop()}
         onPointerCancel={() => hand.drop()}
