@@ -1,6 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Checked } from '@/core/formats/field-error';
+import type { Means } from '@/core/fit/space';
+import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import type { AskedWishes, FitEndpoint, FitProgress } from './fit.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
 
 /** A forecaster that runs beside the page and only ever answers the newest question. */
@@ -46,5 +48,28 @@ export function startForecaster(): Forecaster {
       void remote.stop();
     },
     end: () => worker.terminate(),
+  };
+}
+
+/** A search for what fits a time, running beside the page. */
+export interface RunningFit {
+  /** Settles when the search is over; what is wrong with the brief, if anything. */
+  readonly done: Promise<readonly FieldError[]>;
+  readonly stop: () => void;
+}
+
+/** Starts a search in a worker of its own. */
+export function startFit(
+  brief: unknown,
+  means: Means,
+  wishes: AskedWishes,
+  hear: (progress: FitProgress) => void,
+): RunningFit {
+  const worker = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<FitEndpoint>(worker);
+  const done = remote.run(brief, means, wishes, proxy(hear)) as Promise<readonly FieldError[]>;
+  return {
+    done: done.finally(() => worker.terminate()),
+    stop: () => worker.terminate(),
   };
 }

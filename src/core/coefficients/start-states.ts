@@ -42,12 +42,12 @@ export const startStates = {
     volume: 0.2, lnDays: 0, doseFactor: 1.05, extraMin: 0.1, moisture: { kind: 'left', share: 0.1265 }, isMistedInTurn: false,
   },
   'stretched-misted': {
-    label: 'Stretched, then misted', phrase: 'set on stretched hair', retention: 0.9, straightened: 0.75,
+    label: 'Stretched, then misted', phrase: 'set on stretched, misted hair', retention: 0.9, straightened: 0.75,
     definition: -0.2, frizz: 0.1, volume: 0.8, lnDays: 0.15, doseFactor: 0.5, extraMin: -0.05,
     moisture: { kind: 'added', regain: 0.088 }, isMistedInTurn: true,
   },
   'stretched-dry': {
-    label: 'Stretched and dry', phrase: 'set on stretched hair', retention: 0.9, straightened: 0.75,
+    label: 'Stretched and dry', phrase: 'set on stretched, dry hair', retention: 0.9, straightened: 0.75,
     definition: -0.2, frizz: 0.1, volume: 0.8, lnDays: 0.15, doseFactor: 0.5, extraMin: -0.05,
     moisture: { kind: 'added', regain: 0 }, isMistedInTurn: true,
   },

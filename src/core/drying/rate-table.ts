@@ -33,18 +33,27 @@ export interface RateTable {
   readonly runs: readonly DryRun[];
 }
 
+/** Fewer rates, all in long steps: enough to compare plans with each other. */
+export const FEW_LN_RATES = [-0.45, 0, 0.45] as const;
+
 /**
  * Runs the drying model over a range of drying rates.
  *
+ * @param lnRates rates to run it at, 0 among them
+ * @param isRough long steps at every rate
  * @source drying §9
  */
-export function rateTable(input: Omit<DryRunInput, 'rate' | 'horizonH'>): RateTable {
-  const runs = LN_RATES.map((lnRate) =>
+export function rateTable(
+  input: Omit<DryRunInput, 'rate' | 'horizonH'>,
+  lnRates: readonly number[] = LN_RATES,
+  isRough = false,
+): RateTable {
+  const runs = lnRates.map((lnRate) =>
     dryRun({
       ...input,
       rate: Math.exp(lnRate),
       horizonH: HORIZON_H,
-      ...(lnRate === 0 ? { stepScale: 1.3 } : { stepScale: 3, untilDry: true }),
+      ...(lnRate === 0 && !isRough ? { stepScale: 1.3 } : { stepScale: 3, untilDry: true }),
     }),
   );
   const nodes = input.classes.flatMap((section, i) =>
@@ -55,7 +64,7 @@ export function rateTable(input: Omit<DryRunInput, 'rate' | 'horizonH'>): RateTa
       hours: runs.map((run) => Math.min(HORIZON_H, run.dryAfterH[i * 3 + l]!)),
     })),
   );
-  return { lnRates: LN_RATES, nodes, usual: runs[LN_RATES.indexOf(0)]!, runs };
+  return { lnRates, nodes, usual: runs[lnRates.indexOf(0)]!, runs };
 }
 
 /** Hours until the slowest of `nodes` is dry, at each rate of the table. */

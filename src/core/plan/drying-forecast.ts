@@ -2,6 +2,7 @@ import { POROSITY } from '../coefficients/hair';
 import { drawDrying, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import {
   dampnessAt,
+  FEW_LN_RATES,
   HORIZON_H,
   rateTable,
   slowestHours,
@@ -119,11 +120,16 @@ const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number)
   return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, SPREAD_ON_ROD * mean));
 };
 
-/** Everything of a plan's drying that does not hang on chance. */
+/**
+ * Everything of a plan's drying that does not hang on chance.
+ *
+ * @param rough for a plan among many: what is known of the waiting already, and fewer runs in longer steps
+ */
 export function dryingBasis(
   brief: Brief,
   sections: readonly SectionPlan[],
   doses: readonly DosedLayer[],
+  rough?: { readonly waiting: WaitingPlan },
 ): DryingBasis {
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
   const dryMass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
@@ -131,11 +137,11 @@ export function dryingBasis(
     temperatureC: brief.room.temperatureC,
     relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
   };
-  const waiting = planWaiting(brief, sections, room);
+  const waiting = rough?.waiting ?? planWaiting(brief, sections, room);
   const zones = zoneSections(brief, sections, waiting);
   const productWater = productWaterPerG(doses, dryMass);
   const film = filmResistanceSM(doses, dryMass);
-  const table = rateTable({
+  const input = {
     classes: handPartedClasses(zones, (i) => ({
       density: 1,
       startMoisture: waiting.hairMoistureOf(zones[i]!.zone, room, 1) + productWater,
@@ -146,7 +152,8 @@ export function dryingBasis(
     porosityFactor,
     startMoisture: 0,
     filmResistanceSM: film,
-  });
+  };
+  const table = rough ? rateTable(input, FEW_LN_RATES, true) : rateTable(input);
   return {
     table,
     all: wholeHeadTimes(table),

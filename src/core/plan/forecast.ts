@@ -1,5 +1,5 @@
 import { result as resultTable, handsOn as handsOnTable } from '../coefficients/result';
-import { startStates } from '../coefficients/start-states';
+import { startStates, type StartStateId } from '../coefficients/start-states';
 import { dueCautions } from '../advice/cautions';
 import { equilibriumRegain } from '../drying/sorption';
 import type { DrawnTimes } from '../drying/draws';
@@ -80,14 +80,16 @@ export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
   return { brief, layout, sections, dryMassG, doses, drying };
 }
 
-/** Minutes of preparing: washing, and bringing the hair to its start state. */
-function prepMinOf({ brief, sections }: ForecastBasis): number {
-  const state = startStates[brief.set.startState];
-  const c = handsOnTable.value;
-  const blowOut = state.straightened > 0.5 ? c.blowOutMin : 0;
-  const waits =
-    brief.set.startState === 'nearly-dry' ? nearlyDryAfterMin(brief.head, brief.room, sections) : 0;
-  return c.prepMin + blowOut + waits;
+/** Minutes of work before setting: washing, and a blow-out where hair is stretched first. */
+export const prepWorkMin = (startState: StartStateId): number =>
+  handsOnTable.value.prepMin +
+  (startStates[startState].straightened > 0.5 ? handsOnTable.value.blowOutMin : 0);
+
+/** Minutes of preparing: the work, and the wait until hair is nearly dry where that is wanted. */
+export function prepMinOf({ brief, sections }: Pick<ForecastBasis, 'brief' | 'sections'>): number {
+  const { startState } = brief.set;
+  const waits = startState === 'nearly-dry' ? nearlyDryAfterMin(brief.head, brief.room, sections) : 0;
+  return prepWorkMin(startState) + waits;
 }
 
 const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>

@@ -120,12 +120,18 @@ function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDay
   });
 }
 
-/** Look, life and fading of a set, over all its groups of zones. */
+/**
+ * Look, life and fading of a set, over all its groups of zones.
+ *
+ * @param damp share of the removable water that is left at takedown
+ * @param lastDay no day after this one is followed
+ */
 export function resultOf(
   brief: Brief,
   groups: readonly ZoneGroup[],
   doses: readonly Dose[],
   damp: number,
+  lastDay = MOST_DAYS,
 ): SetResult {
   const hold = strongestHold(doses);
   const headHairs = groups.reduce(
@@ -177,7 +183,7 @@ export function resultOf(
     frizz,
     volume,
     days,
-    byDay: Array.from({ length: Math.min(MOST_DAYS, Math.ceil(days.p90)) + 1 }, (_, day) => onDay(day)),
+    byDay: Array.from({ length: Math.min(lastDay, Math.ceil(days.p90)) + 1 }, (_, day) => onDay(day)),
     rootDiameterMm: meanFirst((curl) => curl.rootDiameterMm),
     tipDiameterMm: meanFirst((curl) => curl.tipDiameterMm),
     curlWhy: retentionFactors(parts[0]!.facts, parts[0]!.sections[0]!.hairCount)

@@ -67,6 +67,15 @@ function clippedZones({ head }: Brief, sections: readonly SectionPlan[]): Waitin
   });
 }
 
+/** How the hair of a plan dries while it is clipped away. */
+export const clippedHair = (brief: Brief, sections: readonly SectionPlan[], room: Room): WaitingHair =>
+  waitingHair(
+    clippedZones(brief, sections),
+    room,
+    brief.set.startState,
+    POROSITY[brief.head.porosity].boundWater,
+  );
+
 function quadrantOf(
   hair: WaitingHair,
   quadrant: Quadrant,
@@ -99,12 +108,17 @@ function quadrantOf(
  * Follows the hair that waits its turn: when each quarter wants misting, and how wet each zone is when it is set
  * by someone who mists when told.
  *
+ * @param hair how it dries while it waits, when that is known from another plan for the same head
  * @source drying §8
  */
-export function planWaiting(brief: Brief, sections: readonly SectionPlan[], room: Room): WaitingPlan {
+export function planWaiting(
+  brief: Brief,
+  sections: readonly SectionPlan[],
+  room: Room,
+  hair = clippedHair(brief, sections, room),
+): WaitingPlan {
   const { startState } = brief.set;
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
-  const hair = waitingHair(clippedZones(brief, sections), room, startState, porosityFactor);
   let clock = handsOn.value.settleMin;
   const times = sections.map(({ zone, quadrant, installMin }) => {
     const fromMin = clock;

@@ -38,5 +38,6 @@ export const combCoil = defineTechnique({
     longestCm: [15, 10, 20, 'C'],
   }),
   dryingShape: fingerCoil.dryingShape,
+  needsWet: true,
   form: (hair) => coilForm(hair, 1.2),
 });

@@ -37,5 +37,6 @@ export const fingerCoil = defineTechnique({
     longestCm: [60, 40, 80, 'C'],
   }),
   dryingShape: { kind: 'rope', packing: 0.32, axialRatio: 0.6, perimeterFactor: 1.1, rootExposure: 0.78 },
+  needsWet: true,
   form: (hair) => coilForm(hair, 1.2),
 });

@@ -37,5 +37,6 @@ export const shingling = defineTechnique({
     longestCm: [40, 25, 60, 'C'],
   }),
   dryingShape: { kind: 'rope', packing: 0.28, axialRatio: 0.6, perimeterFactor: 1.2, rootExposure: 0.78 },
+  needsWet: true,
   form: (hair) => coilForm(hair, 0.7),
 });

@@ -60,6 +60,8 @@ export interface Technique {
   readonly ownRoot?: StretchedRoot;
   /** Only for hair that was stretched first. */
   readonly needsStretched?: boolean;
+  /** Worked into wet hair only. */
+  readonly needsWet?: boolean;
   /** Presses or pulls when slept in. */
   readonly pressesAsleep?: boolean;
   /** May stay in as a protective style for this many days at most; without it, take it down once dry. */

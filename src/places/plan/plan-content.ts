@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { briefInput } from '@/core/formats/brief';
 import { perZone, type Zone } from '@/core/hair/zone';
+import type { ShownOption } from '@/core/fit/shown-option';
 import { changeCount } from '@/core/parting/edits/count';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { loadFor } from '@/core/parting/load';
@@ -215,6 +216,38 @@ export function oneSection(
   }
   const next = Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, count + by));
   return { parting: partedAnew(brief), set: { ...brief.set, sections: next } };
+}
+
+/** A brief done as an option of a search says: alike all over the head, parted anew. */
+export function withOption(
+  brief: DraftBrief,
+  { candidate, drying, startAt }: Pick<ShownOption, 'candidate' | 'drying' | 'startAt'>,
+): Partial<DraftBrief> {
+  const { technique: id, sections, startState, tool } = candidate;
+  const technique = techniqueOf(id);
+  const keep = <K extends string>(of: readonly [K, ...K[]], own: K | undefined): K =>
+    own && of.includes(own) ? own : of[0];
+  const { pattern: _, ...parting } = partedAnew(brief);
+  return {
+    parting,
+    drying: [...drying],
+    startAt: startAt ?? undefined,
+    set: {
+      ...brief.set,
+      technique: id,
+      sections,
+      sectionSideCm: undefined,
+      startState,
+      rootMethod: keep(technique.rootMethods, brief.set.rootMethod),
+      endsMethod: keep(technique.endsMethods, brief.set.endsMethod),
+      tool: tool && {
+        diameterMm: tool.diameterMm,
+        workingLengthMm: tool.workingLengthMm,
+        owned: tool.owned,
+      },
+      zones: undefined,
+    },
+  };
 }
 
 /** Mean size of the sections of one technique, cm²; of all of them where none has it. */

@@ -2,6 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -22,6 +23,7 @@ import { PlanChoices } from './choices/plan-choices';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import type { SectionState } from '@/ui/crown-map/section-state';
+import { comparedPlan } from './difference-words';
 import { ForecastPanel } from './forecast-panel';
 import {
   motifOfSection,
@@ -31,6 +33,7 @@ import {
   sectionsLabel,
   toolKindOfSet,
   wholeSetLabel,
+  withOption,
   type DraftBrief,
   type PlanContent,
   type ShelfProduct,
@@ -58,6 +61,8 @@ export interface PlanDeskProps {
   readonly nowMs: number;
 }
 
+const FitDialog = dynamic(() => import('./fit/fit-dialog').then((module) => module.FitDialog));
+
 const PICKED: SectionState = { kind: 'in-hand' };
 const UNPICKED: SectionState = { kind: 'plain' };
 
@@ -78,6 +83,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const router = useRouter();
   const [turned, setTurned] = useState(false);
   const [isByHand, setByHand] = useState(false);
+  const [isFitting, setFitting] = useState(false);
   const [refusals, setRefusals] = useState<readonly FieldError[]>([]);
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
   const [isBooked, setBooked] = useState(props.isBooked);
@@ -167,6 +173,9 @@ export function PlanDesk(props: PlanDeskProps) {
         <IconButton aria-label="Redo" onClick={redo} disabled={!draft.canRedo}>
           <RedoIcon />
         </IconButton>
+        <Button variant="outlined" onClick={() => setFitting(true)}>
+          Fit to my time
+        </Button>
         <Button variant="outlined" aria-pressed={isBooked} onClick={book}>
           {isBooked ? 'Booked' : 'Book it'}
         </Button>
@@ -221,6 +230,19 @@ export function PlanDesk(props: PlanDeskProps) {
           </Alert>
         )}
       </div>
+
+      {isFitting && (
+        <FitDialog
+          brief={brief}
+          tools={props.tools}
+          now={plan && comparedPlan(plan, brief.set.startState ?? 'damp')}
+          onTake={(option) => {
+            changeBrief(withOption(brief, option));
+            setFitting(false);
+          }}
+          onClose={() => setFitting(false)}
+        />
+      )}
 
       <section className={styles.choices} aria-label="Choices">
         <PlanChoices

@@ -271,13 +271,22 @@ const readyBy: PlanStep = ({ brief, changeBrief }) => ({
   id: 'ready',
   title: 'Ready by',
   answer: brief.wearBy ? formatLocalTime(brief.wearBy) : 'No time set',
-  note: brief.wearBy ? null : 'set one to see when to start',
+  note: brief.wearBy
+    ? brief.startAt && `begins ${formatLocalTime(brief.startAt)}`
+    : 'set one to see when to start',
   body: (
-    <DateTimeField
-      label="Ready by"
-      value={brief.wearBy?.slice(0, 16) ?? ''}
-      onCommit={(wearBy) => changeBrief({ wearBy: wearBy ?? undefined })}
-    />
+    <>
+      <DateTimeField
+        label="Ready by"
+        value={brief.wearBy?.slice(0, 16) ?? ''}
+        onCommit={(wearBy) => changeBrief({ wearBy: wearBy ?? undefined })}
+      />
+      <DateTimeField
+        label="Begin at (empty: as late as is sure)"
+        value={brief.startAt?.slice(0, 16) ?? ''}
+        onCommit={(startAt) => changeBrief({ startAt: startAt ?? undefined })}
+      />
+    </>
   ),
 });
 

@@ -1,0 +1,74 @@
+import type { StartStateId } from '../coefficients/start-states';
+import { dryingMethods, type DryingMethodId } from '../drying-methods';
+import type { DryingStep } from '../drying/dry-run';
+import { perZone } from '../hair/zone';
+import type { Brief, PlannedTool } from '../plan/brief';
+import { techniqueOf, type TechniqueId } from '../techniques';
+import { toolKindOf } from '../techniques/tool-kind-of';
+
+/** One way to do a head: what the search varies. */
+export interface Candidate {
+  readonly technique: TechniqueId;
+  readonly sections: number;
+  readonly tool: PlannedTool | null;
+  readonly startState: StartStateId;
+  readonly drying: DryingRoute;
+}
+
+/** How hair is dried: one method until it is dry, or a night in a bonnet and a method for the last of it. */
+export interface DryingRoute {
+  readonly overnight: boolean;
+  readonly method: DryingMethodId;
+}
+
+/** Hours kept for the method that ends a night. */
+const LAST_H = 1;
+const SHORTEST_NIGHT_H = 4;
+const LONGEST_NIGHT_H = 10;
+/** Longest that anybody is asked to sit under hot air; what is still damp then dries in the open (common practice). */
+export const HOT_SITTING_H = 2;
+const QUARTER = 0.25;
+
+/** The steps of a route in a drying window; null where the window is too short for a night. */
+export function stepsOf({ overnight, method }: DryingRoute, windowH: number): DryingStep[] | null {
+  const own = dryingMethods[method];
+  const { air, bonnet } = dryingMethods;
+  if (overnight) {
+    const night = Math.floor(Math.min(LONGEST_NIGHT_H, windowH - LAST_H) / QUARTER) * QUARTER;
+    if (night < SHORTEST_NIGHT_H) return null;
+    const left = windowH - night - LAST_H;
+    return [
+      { method: bonnet, hours: night },
+      { method: own, hours: LAST_H },
+      ...(left > QUARTER && own !== air ? [{ method: air, hours: left }] : []),
+    ];
+  }
+  if (!own.isHot || windowH <= HOT_SITTING_H) return [{ method: own, hours: own.usualHours }];
+  return [
+    { method: own, hours: HOT_SITTING_H },
+    { method: air, hours: windowH - HOT_SITTING_H },
+  ];
+}
+
+/** A brief with a candidate's choices; root and ends stay where its technique can carry them. */
+export function briefOf(base: Brief, candidate: Candidate, drying: readonly DryingStep[]): Brief {
+  const technique = techniqueOf(candidate.technique);
+  const keep = <K extends string>(of: readonly [K, ...K[]], own: K): K => (of.includes(own) ? own : of[0]);
+  const rootMethod = keep(technique.rootMethods, base.set.rootMethod);
+  const endsMethod = keep(technique.endsMethods, base.set.endsMethod);
+  const kind = toolKindOf(technique, endsMethod);
+  const zoneSet = {
+    technique: candidate.technique,
+    rootMethod,
+    // Ends that want a tool of their own are finished as is usual where there is none.
+    endsMethod: kind === null || candidate.tool?.kind === kind ? endsMethod : technique.endsMethods[0],
+    tool: candidate.tool,
+  };
+  return {
+    ...base,
+    set: { ...base.set, ...zoneSet, sections: candidate.sections, startState: candidate.startState },
+    zones: perZone(() => ({ ...zoneSet, sections: null })),
+    parting: { ...base.parting, pattern: technique.usualPattern, recipe: null },
+    drying,
+  };
+}

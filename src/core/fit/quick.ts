@@ -1,0 +1,202 @@
+import { chanceDry, lnTimeSd, priorBelief, type RateBelief } from '../drying/rate-belief';
+import { WETTEST_ROOM } from '../drying/start-moisture';
+import type { WaitingHair } from '../drying/waiting';
+import type { Zone } from '../hair/zone';
+import { layOutDay } from '../schedule/backward';
+import { shareOut } from '../parting/generate';
+import type { Layout, LaidSection } from '../parting/layout';
+import type { Quadrant } from '../parting/quadrant';
+import { zoneShares } from '../parting/zone-outlines';
+import type { Brief } from '../plan/brief';
+import { dosesOf, type Dose } from '../plan/dosing';
+import { dampAtTakedown, dryingBasis } from '../plan/drying-forecast';
+import { prepMinOf, prepWorkMin } from '../plan/forecast';
+import { planSections, type SectionPlan } from '../plan/section-forecasts';
+import { resultOf } from '../plan/set-result';
+import { clippedHair, planWaiting, type WaitingPlan } from '../plan/waiting-plan';
+import { zoneGroups } from '../plan/zone-groups';
+import { zoneVerdicts } from '../plan/zone-verdicts';
+import { briefOf, stepsOf, type Candidate } from './candidate';
+
+/** What comes of a candidate, worked out quickly enough for thousands of them. */
+export interface Outcome {
+  /** Chance that every root is dry at takedown. */
+  readonly chance: number;
+  /** Washing and preparing, setting, undoing. */
+  readonly handsOnMin: number;
+  readonly definition: number;
+  readonly days: number;
+  readonly stretch: number;
+  readonly curlMm: number;
+}
+
+/** What a candidate costs in work, before anything is dried: many fall here already. */
+export interface Work {
+  readonly candidate: Candidate;
+  readonly brief: Brief;
+  readonly sections: readonly SectionPlan[];
+  readonly waiting: WaitingPlan;
+  readonly handsOnMin: number;
+  /** Hours left for drying. */
+  readonly windowH: number;
+}
+
+const QUADRANTS_OF: Readonly<Record<Zone, readonly Quadrant[]>> = {
+  nape: ['back-left', 'back-right'],
+  back: ['back-left', 'back-right'],
+  left: ['front-left'],
+  right: ['front-right'],
+  crown: ['front-left', 'front-right'],
+  front: ['front-left', 'front-right'],
+};
+/** Working order of the zones. */
+const ORDER: readonly Zone[] = ['nape', 'back', 'left', 'right', 'crown', 'front'];
+
+const SHARES = zoneShares();
+
+/** Even sections shared out over the zones, without cutting the scalp: enough for everything but a picture. */
+function sketch(count: number, recipe: Layout['recipe']): Layout {
+  const counts =
+    count >= ORDER.length
+      ? shareOut(
+          ORDER.map((zone) => SHARES[zone]),
+          count,
+        )
+      : ORDER.map((zone) => (zone === 'back' || zone === 'crown' ? Math.ceil(count / 2) : 0));
+  const sections = ORDER.flatMap((zone, z) =>
+    Array.from({ length: counts[z]! }, (_, i) => ({ zone, i, of: counts[z]! })),
+  ).slice(0, count);
+  return {
+    recipe,
+    sections: sections.map(({ zone, i, of }, at): LaidSection => {
+      const quadrants = QUADRANTS_OF[zone];
+      const isLeft = quadrants.length === 1 ? zone === 'left' : i < of / 2;
+      return {
+        number: at + 1,
+        key: '',
+        panel: 'W',
+        row: 0,
+        col: at,
+        zone,
+        side: isLeft ? 'left' : 'right',
+        quadrant: quadrants.length === 1 ? quadrants[0]! : quadrants[isLeft ? 0 : 1]!,
+        share: 1 / count,
+        centroid: { x: 0, y: 0 },
+        outline: [],
+        frame: null,
+        winding: 'to-right',
+        spine: null,
+      };
+    }),
+    unplaced: [],
+    partLine: null,
+  };
+}
+
+const NO_LINES: Layout['recipe'] = {
+  v: 1,
+  C: 56,
+  pattern: 'brick',
+  part: { kind: 'none', points: [] },
+  panels: [],
+  splits: [],
+  merges: [],
+  exclude: [],
+  marks: {},
+};
+
+/** Works out candidates for one head; what they share is worked out once. */
+export class QuickForecaster {
+  private readonly belief: RateBelief;
+  private readonly hair = new Map<string, WaitingHair>();
+  private readonly works = new Map<string, Work | null>();
+  private readonly preps = new Map<string, number>();
+
+  /**
+   * @param base the brief whose head, room, layers and wear stay
+   * @param readyMs when the style must be worn
+   * @param startMs when hands-on work can begin
+   */
+  constructor(
+    private readonly base: Brief,
+    private readonly readyMs: number,
+    private readonly startMs: number,
+  ) {
+    const { median, lnSd } = base.dryingRate;
+    this.belief = priorBelief(Math.log(median), lnTimeSd(lnSd));
+  }
+
+  /** What it takes to set a candidate; null where the hair cannot carry it. Routes of drying share it. */
+  work(candidate: Candidate): Work | null {
+    const { technique, sections: count, tool, startState } = candidate;
+    const key = `${technique}/${count}/${tool?.diameterMm ?? ''}/${tool?.workingLengthMm ?? ''}/${startState}`;
+    const known = this.works.get(key);
+    if (known !== undefined) return known && { ...known, candidate };
+    const own = this.workOf(candidate);
+    this.works.set(key, own);
+    return own;
+  }
+
+  private workOf(candidate: Candidate): Work | null {
+    const brief = briefOf(this.base, candidate, []);
+    const sections = planSections(brief, sketch(candidate.sections, NO_LINES));
+    if (zoneVerdicts(brief, sections).some(({ problem }) => problem !== null)) return null;
+    const room = {
+      temperatureC: brief.room.temperatureC,
+      relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
+    };
+    const hair = this.hair.get(candidate.startState) ?? clippedHair(brief, sections, room);
+    this.hair.set(candidate.startState, hair);
+    const waiting = planWaiting(brief, sections, room, hair);
+    const prepMin = this.preps.get(candidate.startState) ?? prepMinOf({ brief, sections });
+    this.preps.set(candidate.startState, prepMin);
+    const takedownMin = sections.reduce((sum, own) => sum + own.takedownMin, 0);
+    const separatingMin = sections.reduce((sum, own) => sum + own.separatingMin, 0);
+    const { dryingWindowH } = layOutDay(
+      {
+        prepMin,
+        installMin: waiting.installMin,
+        dryingH: 0,
+        drying: [],
+        takedownMin,
+        separatingMin,
+      },
+      this.readyMs,
+      this.startMs,
+    );
+    return {
+      candidate,
+      brief,
+      sections,
+      waiting,
+      handsOnMin: prepWorkMin(candidate.startState) + waiting.installMin + takedownMin + separatingMin,
+      windowH: dryingWindowH,
+    };
+  }
+
+  /** What comes of it; null where there is no time to dry, or none for the night that was meant. */
+  outcome(work: Work): Outcome | null {
+    const steps = work.windowH > 0 ? stepsOf(work.candidate.drying, work.windowH) : null;
+    if (!steps) return null;
+    const brief: Brief = { ...work.brief, drying: steps };
+    const dryMassG = work.sections.reduce((sum, own) => sum + own.dryMassG, 0);
+    const doses: Dose[] = dosesOf(brief, dryMassG);
+    const basis = dryingBasis(
+      brief,
+      work.sections,
+      doses.map(({ layer }) => layer),
+      { waiting: work.waiting },
+    );
+    const damp = dampAtTakedown({ table: basis.table, belief: this.belief }, work.windowH);
+    const result = resultOf(brief, zoneGroups(brief, work.sections), doses, damp, 0);
+    const first = result.byDay[0]!;
+    return {
+      chance: chanceDry(this.belief, basis.all, work.windowH),
+      handsOnMin: work.handsOnMin,
+      definition: result.definition.value,
+      days: result.days.p50,
+      stretch: first.stretch,
+      curlMm: first.curlDiameterMm,
+    };
+  }
+}

@@ -1,0 +1,61 @@
+import { prepWorkMin } from '@/core/plan/forecast';
+import type { StartStateId } from '@/core/coefficients/start-states';
+import type { PlanFile } from '@/core/formats/plan-file';
+import { formatDiameter, formatIndex, formatMinutes, type UnitSystem } from '@/ui/format';
+
+/** What two ways of doing a head are compared by. */
+export interface Compared {
+  readonly chance: number | null;
+  readonly workMin: number;
+  readonly definition: number;
+  readonly days: number;
+  readonly stretch: number;
+  readonly curlMm: number;
+}
+
+/** Differences smaller than these are not spoken of. */
+const SMALLEST = { chance: 0.04, workMin: 10, definition: 0.5, days: 0.5, stretch: 0.03, curl: 0.1 } as const;
+
+/** What a plan is compared by. */
+export const comparedPlan = (
+  { drying, handsOn, result, daysPresentable }: PlanFile,
+  startState: StartStateId,
+): Compared => ({
+  chance: drying.chanceDryAtWearBy,
+  workMin: prepWorkMin(startState) + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
+  definition: result.definition.p50,
+  days: daysPresentable.p50,
+  stretch: result.stretch,
+  curlMm: result.curlDiameterMm,
+});
+
+const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
+
+/** How one way differs from another, in words: "25 min more work", "lasts 2 days longer". Empty when they are alike. */
+export function differenceWords(from: Compared, to: Compared, units: UnitSystem): string[] {
+  const words: string[] = [];
+  const work = to.workMin - from.workMin;
+  if (Math.abs(work) >= SMALLEST.workMin) {
+    words.push(`${formatMinutes(Math.abs(work))} ${work > 0 ? 'more' : 'less'} work`);
+  }
+  const days = Math.round(to.days - from.days);
+  if (Math.abs(to.days - from.days) >= SMALLEST.days && days !== 0) {
+    words.push(`lasts ${counted(Math.abs(days), 'day')} ${days > 0 ? 'longer' : 'less'}`);
+  }
+  const definition = to.definition - from.definition;
+  if (Math.abs(definition) >= SMALLEST.definition) {
+    words.push(`defined ${formatIndex(Math.abs(definition))} of 10 ${definition > 0 ? 'better' : 'less'}`);
+  }
+  const curl = to.curlMm - from.curlMm;
+  if (Math.abs(curl) >= SMALLEST.curl * from.curlMm && Math.abs(curl) >= 1) {
+    words.push(`curls ${formatDiameter(Math.abs(curl), units)} ${curl > 0 ? 'larger' : 'smaller'}`);
+  }
+  const stretch = Math.round((to.stretch - from.stretch) * 100);
+  if (Math.abs(to.stretch - from.stretch) >= SMALLEST.stretch) {
+    words.push(`shows ${Math.abs(stretch)} % ${stretch > 0 ? 'more' : 'less'} of its length`);
+  }
+  if (from.chance !== null && to.chance !== null && Math.abs(to.chance - from.chance) >= SMALLEST.chance) {
+    words.push(to.chance > from.chance ? 'surer to be dry' : 'less sure to be dry');
+  }
+  return words;
+}

@@ -1,0 +1,74 @@
+'use client';
+import Button from '@mui/material/Button';
+import { STRENGTHS } from '@/core/fit/options';
+import type { ShownOption } from '@/core/fit/shown-option';
+import {
+  formatChance,
+  formatDays,
+  formatDiameter,
+  formatIndex,
+  formatMinutes,
+  formatPercent,
+} from '@/ui/format';
+import { useUnits } from '@/ui/units-context';
+import { differenceWords, type Compared } from '../difference-words';
+import styles from './fit.module.css';
+
+/** One way to do it: what it is best at, what comes of it, and one press to take it. */
+export function FitOption({
+  option,
+  now,
+  onTake,
+}: {
+  option: ShownOption;
+  /** The plan as it is, to say how this differs. */
+  now: Compared | null;
+  onTake: () => void;
+}) {
+  const { units } = useUnits();
+  const { workMin, definition, days, strengths } = option;
+  const differences = now
+    ? differenceWords(
+        now,
+        { ...option, workMin: workMin.p50, definition: definition.p50, days: days.p50 },
+        units,
+      )
+    : [];
+  const figures = [
+    ['dry at takedown', formatChance(option.chance), null],
+    ['work', formatMinutes(workMin.p50), `${formatMinutes(workMin.p10)} to ${formatMinutes(workMin.p90)}`],
+    ['lasts', formatDays(days.p50), `${Math.round(days.p10)} to ${Math.round(days.p90)}`],
+    [
+      'definition',
+      `${formatIndex(definition.p50)} of 10`,
+      `${formatIndex(definition.p10)} to ${formatIndex(definition.p90)}`,
+    ],
+    ['curl', formatDiameter(option.curlMm, units), null],
+    ['stretch', formatPercent(option.stretch), null],
+  ] as const;
+  return (
+    <li className={styles.option}>
+      {strengths.length > 0 && (
+        <p className={styles.strengths}>{strengths.map((own) => STRENGTHS[own]).join(', ')}</p>
+      )}
+      <h3>{option.words}</h3>
+      {differences.length > 0 && (
+        <p className={styles.against}>Against the plan as it is: {differences.join(', ')}.</p>
+      )}
+      <dl>
+        {figures.map(([name, value, range]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>
+              {value}
+              {range && <small>{range}</small>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <Button size="small" variant="outlined" onClick={onTake} aria-label={`Take this: ${option.words}`}>
+        Take this
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+import type { ShownOption } from '@/core/fit/shown-option';
+import { formatChance, formatDays, formatDiameter, formatMinutes, type UnitSystem } from '@/ui/format';
+import { useUnits } from '@/ui/units-context';
+import type { FitProgress } from '@/workers/fit.worker';
+import type { Compared } from '../difference-words';
+import { FitOption } from './fit-option';
+import styles from './fit.module.css';
+
+type Relaxed = FitProgress['relaxed'][number];
+
+function giveWords({ wish, option }: Relaxed, units: UnitSystem): string {
+  switch (wish) {
+    case 'chance':
+      return `It would have to do to be ${formatChance(option.chance)} sure that it is dry:`;
+    case 'handsOn':
+      return `With ${formatMinutes(option.workMin.p50)} of work this would do:`;
+    case 'days':
+      return `If ${formatDays(option.days.p50)} were enough:`;
+    case 'curl':
+      return `With a curl of ${formatDiameter(option.curlMm, units)}:`;
+  }
+}
+
+/** Nothing fits: what would have to give, each alone, and what that would allow. */
+export function Relaxations({
+  relaxed,
+  now,
+  onTake,
+}: {
+  relaxed: readonly Relaxed[];
+  now: Compared | null;
+  onTake: (option: ShownOption) => void;
+}) {
+  const { units } = useUnits();
+  if (relaxed.length === 0) {
+    return <p>No one thing that gives is enough. More time from first touch to ready would help most.</p>;
+  }
+  return (
+    <>
+      {relaxed.map((own) => (
+        <section key={own.wish}>
+          <p className={styles.give}>{giveWords(own, units)}</p>
+          <ul className={styles.options}>
+            <FitOption option={own.option} now={now} onTake={() => onTake(own.option)} />
+          </ul>
+        </section>
+      ))}
+    </>
+  );
+}
