@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
-import type { Browser } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
+import { press, see } from '../support/hands';
 import { startServer, type TestServer } from '../support/server';
 
 interface AxeViolation {
@@ -39,6 +40,20 @@ afterAll(async () => {
   await server?.stop();
 });
 
+/** What the checker finds on a page as it stands. */
+async function axeOn(page: Page, place: string) {
+  await page.evaluate(AXE);
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run: () => Promise<{ violations: AxeViolation[] }> } };
+    return (await axe.run()).violations.map(({ id, impact, nodes }) => ({
+      id,
+      impact,
+      html: nodes[0]?.html,
+    }));
+  });
+  return violations.map((violation) => ({ place, ...violation }));
+}
+
 describe.each([
   ['a desk in the light', DESK, 'light'],
   ['a desk in the dark', DESK, 'dark'],
@@ -52,21 +67,34 @@ describe.each([
     const found: unknown[] = [];
     for (const path of paths) {
       await page.goto(server.origin + path, { waitUntil: 'networkidle0' });
-      await page.evaluate(AXE);
-      const violations = await page.evaluate(async () => {
-        const { axe } = window as unknown as { axe: { run: () => Promise<{ violations: AxeViolation[] }> } };
-        return (await axe.run()).violations.map(({ id, impact, nodes }) => ({
-          id,
-          impact,
-          html: nodes[0]?.html,
-        }));
-      });
-      found.push(...violations.map((violation) => ({ path, ...violation })));
+      found.push(...(await axeOn(page, path)));
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(
         viewport.width,
       );
     }
     expect(found).toEqual([]);
+    expect(problems).toEqual([]);
+    await page.close();
+  });
+
+  it('nor on a plan while it is parted by hand, or fitted to a time', async () => {
+    const { page, problems } = await openPage(browser, viewport, scheme);
+    await page.setBypassCSP(true);
+    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+    await press(page, 'Part by hand');
+    await see(page, 'Hair even to');
+    await page.$eval('[data-section="9"]', (section) =>
+      section.dispatchEvent(new MouseEvent('click', { bubbles: true })),
+    );
+    await see(page, 'Section 9,');
+    expect(await axeOn(page, 'parting by hand')).toEqual([]);
+    await press(page, 'Fit to my time');
+    await press(page, 'Find what fits');
+    await see(page, 'ways looked at');
+    expect(await axeOn(page, 'fit to my time')).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+      viewport.width,
+    );
     expect(problems).toEqual([]);
     await page.close();
   });
