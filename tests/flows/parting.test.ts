@@ -42,7 +42,7 @@ describe('parting by hand', () => {
     await press(scene.page, 'Split');
     await has(19);
     await see(scene.page, '19 twists');
-    await scene.page.waitForFunction(() => document.body.innerText.includes('parted by hand'));
+    await scene.page.waitForFunction(() => document.body.innerText.includes('lines as drawn'));
     await soon(async () =>
       expect(JSON.parse(await stored('brief'))).toMatchObject({
         parting: { recipe: { splits: [{ key: 'W.3.2' }] } },
@@ -50,7 +50,7 @@ describe('parting by hand', () => {
     );
     await press(scene.page, 'Undo');
     await has(18);
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('parted by hand'));
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('lines as drawn'));
     await soon(async () => expect(await stored('brief')).toBe(before));
     await press(scene.page, 'Redo');
     await has(19);

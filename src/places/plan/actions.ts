@@ -5,12 +5,29 @@ import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
 import { action } from '@/server/action';
 import { findHead, sameMeasure } from '@/server/db/rows/heads';
-import { createPlan, findPlan, savePlan as savePlanRow, setPlanStatus } from '@/server/db/rows/plans';
-import { startSet as startSetRow } from '@/server/db/rows/sets';
+import {
+  createPlan,
+  findPlan,
+  listOpenPlans,
+  renamePlan as renamePlanRow,
+  savePlan as savePlanRow,
+  setPlanStatus,
+} from '@/server/db/rows/plans';
+import { findSet, startSet as startSetRow } from '@/server/db/rows/sets';
 import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
-import { bookPlanInput, handUnitsInput, newPlanInput, planIdInput, savePlanInput } from './plan-input';
-import { usualPlan } from './usual-plan';
+import { copyTitle } from './copy-title';
+import {
+  asidePlanInput,
+  bookPlanInput,
+  handUnitsInput,
+  likeSetInput,
+  newPlanInput,
+  planIdInput,
+  renamePlanInput,
+  savePlanInput,
+} from './plan-input';
+import { tomorrowMorning, usualPlan } from './usual-plan';
 
 /** Makes a plan for a head from what is usual, and answers its id. */
 export const newPlan = action(newPlanInput, async ({ input, actor, database, nowMs }) => {
@@ -28,6 +45,72 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
   );
   revalidatePath('/plan');
   return { id };
+});
+
+/** Makes another draft just like a plan, and answers its id. */
+export const copyPlan = action(planIdInput, async ({ input, actor, database, nowMs }) => {
+  const studioId = actor.studio.id;
+  const id = await database.write(async (tx) => {
+    const plan = await findPlan(tx, studioId, input.id);
+    if (!plan) throw new AppError('not-found');
+    const { brief, layerProductIds, headId, measurementId } = plan;
+    const title = copyTitle(
+      plan.title,
+      (await listOpenPlans(tx, studioId, headId)).map((own) => own.title),
+    );
+    const copy = { title, brief, layerProductIds, headId, measurementId, status: 'draft' } as const;
+    return createPlan(tx, studioId, copy, nowMs);
+  });
+  revalidatePath('/plan');
+  return { id };
+});
+
+/** Makes a draft like a set that was done before, on the head as it is measured now. */
+export const planLikeSet = action(likeSetInput, async ({ input, actor, database, nowMs }) => {
+  const studioId = actor.studio.id;
+  const { timeZone } = actor.studio;
+  const id = await database.write(async (tx) => {
+    const set = await findSet(tx, studioId, input.setId);
+    const head = set && (await findHead(tx, studioId, set.headId));
+    if (!set || !head) throw new AppError('not-found');
+    const { startAt: _, ...brief } = set.brief;
+    return createPlan(
+      tx,
+      studioId,
+      {
+        title: `Like ${set.title}`.slice(0, 80),
+        brief: {
+          ...brief,
+          head: head.measurement.head,
+          wearBy: tomorrowMorning(nowMs, timeZone),
+          timeZone,
+        },
+        layerProductIds: (set.brief.set.layers ?? []).map(() => null),
+        headId: head.id,
+        measurementId: head.measurement.id,
+        status: 'draft',
+      },
+      nowMs,
+    );
+  });
+  revalidatePath('/plan');
+  return { id };
+});
+
+/** Gives a plan another name. */
+export const renamePlan = action(renamePlanInput, async ({ input, actor, database, nowMs }) => {
+  await database.write((tx) => renamePlanRow(tx, actor.studio.id, input.id, input.title, nowMs));
+  revalidatePath('/plan');
+  return { title: input.title };
+});
+
+/** Puts a draft aside, or takes it back. */
+export const putAside = action(asidePlanInput, async ({ input, actor, database }) => {
+  await database.write((tx) =>
+    setPlanStatus(tx, actor.studio.id, input.id, input.isAside ? 'aside' : 'draft'),
+  );
+  revalidatePath('/plan');
+  return { isAside: input.isAside };
 });
 
 /** Keeps a plan as it stands. */

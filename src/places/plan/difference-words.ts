@@ -1,11 +1,13 @@
 import { prepWorkMin } from '@/core/plan/forecast';
 import type { StartStateId } from '@/core/coefficients/start-states';
 import type { PlanFile } from '@/core/formats/plan-file';
-import { formatDiameter, formatIndex, formatMinutes, type UnitSystem } from '@/ui/format';
+import { formatDiameter, formatHours, formatIndex, formatMinutes, type UnitSystem } from '@/ui/format';
 
 /** What two ways of doing a head are compared by. */
 export interface Compared {
   readonly chance: number | null;
+  /** Hours from the end of setting until it is dry; null where that is not compared. */
+  readonly dryH: number | null;
   readonly workMin: number;
   readonly definition: number;
   readonly days: number;
@@ -14,7 +16,15 @@ export interface Compared {
 }
 
 /** Differences smaller than these are not spoken of. */
-const SMALLEST = { chance: 0.04, workMin: 10, definition: 0.5, days: 0.5, stretch: 0.03, curl: 0.1 } as const;
+const SMALLEST = {
+  dryH: 0.5,
+  chance: 0.04,
+  workMin: 10,
+  definition: 0.5,
+  days: 0.5,
+  stretch: 0.03,
+  curl: 0.1,
+} as const;
 
 /** What a plan is compared by. */
 export const comparedPlan = (
@@ -22,6 +32,7 @@ export const comparedPlan = (
   startState: StartStateId,
 ): Compared => ({
   chance: drying.chanceDryAtWearBy,
+  dryH: drying.dryAfterH.p50,
   workMin: prepWorkMin(startState) + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
   definition: result.definition.p50,
   days: daysPresentable.p50,
@@ -34,6 +45,10 @@ const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 
 /** How one way differs from another, in words: "25 min more work", "lasts 2 days longer". Empty when they are alike. */
 export function differenceWords(from: Compared, to: Compared, units: UnitSystem): string[] {
   const words: string[] = [];
+  const dry = (to.dryH ?? 0) - (from.dryH ?? 0);
+  if (from.dryH !== null && to.dryH !== null && Math.abs(dry) >= SMALLEST.dryH) {
+    words.push(`dry ${formatHours(Math.abs(dry))} ${dry < 0 ? 'sooner' : 'later'}`);
+  }
   const work = to.workMin - from.workMin;
   if (Math.abs(work) >= SMALLEST.workMin) {
     words.push(`${formatMinutes(Math.abs(work))} ${work > 0 ? 'more' : 'less'} work`);

@@ -173,6 +173,15 @@ export function PlanDesk(props: PlanDeskProps) {
         <IconButton aria-label="Redo" onClick={redo} disabled={!draft.canRedo}>
           <RedoIcon />
         </IconButton>
+        <Button
+          variant="outlined"
+          onClick={async () => {
+            await draft.keep();
+            router.push(`/plan/${props.id}/beside`);
+          }}
+        >
+          Compare
+        </Button>
         <Button variant="outlined" onClick={() => setFitting(true)}>
           Fit to my time
         </Button>

@@ -5,17 +5,22 @@ import { HAND_UNIT_IDS } from '@/core/products/hand-units';
 
 const id = z.string().min(1).max(64);
 
+const title = z.string().trim().min(1, 'give the plan a name').max(80, 'a name of at most 80 letters');
+
 /** What the plan desk sends to be kept. */
 export const savePlanInput = z.strictObject({
   id,
   revision: z.int().min(1),
-  title: z.string().trim().min(1, 'give the plan a name').max(80, 'a name of at most 80 letters'),
+  title,
   brief: briefInput,
   layerProductIds: z.array(id.nullable()).max(8),
 });
 
 export const planIdInput = z.strictObject({ id });
 export const newPlanInput = z.strictObject({ headId: id });
+export const renamePlanInput = z.strictObject({ id, title });
+export const likeSetInput = z.strictObject({ setId: id });
+export const asidePlanInput = z.strictObject({ id, isAside: z.boolean() });
 export const bookPlanInput = z.strictObject({ id, isBooked: z.boolean() });
 
 /** What one pump, dime or teaspoon weighs here, g. */

@@ -3,7 +3,11 @@ import { answerView } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
 import { findHead, listHeads } from '@/server/db/rows/heads';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
+import { listSets } from '@/server/db/rows/sets';
 import { listProducts, listTools } from '@/server/db/rows/shelf';
+
+/** No more drafts than this are put beside each other. */
+const MOST_BESIDE = 3;
 
 /** Everything the plan desk opens with, or null when the plan is gone. */
 export const loadPlan = (id: string) =>
@@ -33,3 +37,40 @@ export const loadPlans = () =>
     timeZone: actor.studio.timeZone,
     nowMs,
   }));
+
+/** A plan and the other open drafts of its head, each worked out, with what an earlier set on it gave. */
+export const loadBeside = (id: string) =>
+  query(async ({ actor, database, nowMs }) => {
+    const studioId = actor.studio.id;
+    const plan = await findPlan(database.db, studioId, id);
+    const head = plan && (await findHead(database.db, studioId, plan.headId));
+    if (!plan || !head) return null;
+    const open = await listOpenPlans(database.db, studioId, head.id);
+    const first = open.filter((own) => own.id === id);
+    const drafts = [...first, ...open.filter((own) => own.id !== id)].slice(0, MOST_BESIDE);
+    return {
+      head,
+      drafts: await Promise.all(
+        drafts.map(async (draft) => ({
+          ...draft,
+          layerProductIds: (await findPlan(database.db, studioId, draft.id))?.layerProductIds ?? [],
+          answer: answerView(draft.brief),
+        })),
+      ),
+      others: open.length - drafts.length,
+      earlier: (await listSets(database.db, studioId, 'ended', head.id)).map(
+        ({ id: setId, title, brief, startedAtMs, lastGoodDay }) => ({
+          setId,
+          title,
+          set: brief.set,
+          startedAtMs,
+          lastGoodDay,
+        }),
+      ),
+      products: await listProducts(database.db, studioId),
+      tools: await listTools(database.db, studioId),
+      handUnits: actor.studio.handUnits,
+      timeZone: actor.studio.timeZone,
+      nowMs,
+    };
+  });

@@ -46,7 +46,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
       even && `${formatArea(even, units)} each`,
       PATTERN_LABEL[pattern].toLowerCase(),
       part === 'none' ? null : PART_LABEL[part].toLowerCase(),
-      parting.recipe && 'parted by hand',
+      parting.recipe && 'lines as drawn',
     ]
       .filter(Boolean)
       .join(', '),

@@ -30,7 +30,7 @@ export function FitOption({
   const differences = now
     ? differenceWords(
         now,
-        { ...option, workMin: workMin.p50, definition: definition.p50, days: days.p50 },
+        { ...option, dryH: null, workMin: workMin.p50, definition: definition.p50, days: days.p50 },
         units,
       )
     : [];

@@ -1,11 +1,12 @@
-import { and, desc, eq, ne } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import type { BriefInput } from '@/core/formats/brief';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { heads, plans } from '../schema';
 
-export type PlanStatus = 'draft' | 'chosen' | 'done';
+/** A draft, the one chosen, carried out, or put aside. */
+export type PlanStatus = 'draft' | 'chosen' | 'done' | 'aside';
 export type PlanRow = Omit<typeof plans.$inferSelect, 'studioId' | 'status'> & { status: PlanStatus };
 
 /** A plan in a list. */
@@ -26,8 +27,12 @@ export interface PlanContent {
   readonly layerProductIds: (string | null)[];
 }
 
-/** Plans still ahead, newest first. */
-export async function listOpenPlans(reader: Reader, studioId: string): Promise<PlanListing[]> {
+/** Plans still ahead, of one head or of all, newest first. */
+export async function listOpenPlans(
+  reader: Reader,
+  studioId: string,
+  headId?: string,
+): Promise<PlanListing[]> {
   const rows = await reader
     .select({
       id: plans.id,
@@ -40,7 +45,13 @@ export async function listOpenPlans(reader: Reader, studioId: string): Promise<P
     })
     .from(plans)
     .innerJoin(heads, eq(heads.id, plans.headId))
-    .where(and(eq(plans.studioId, studioId), ne(plans.status, 'done')))
+    .where(
+      and(
+        eq(plans.studioId, studioId),
+        inArray(plans.status, ['draft', 'chosen'] satisfies PlanStatus[]),
+        headId ? eq(plans.headId, headId) : undefined,
+      ),
+    )
     .orderBy(desc(plans.updatedAtMs));
   return rows.map((row) => ({ ...row, status: row.status as PlanStatus }));
 }
@@ -91,7 +102,27 @@ export async function savePlan(
   return revision + 1;
 }
 
-/** Marks a plan as a draft, as the one chosen, or as carried out. */
+/**
+ * Gives a plan another name. A tab that edits it meanwhile is told.
+ *
+ * @throws AppError not-found
+ */
+export async function renamePlan(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  title: string,
+  nowMs: number,
+): Promise<void> {
+  const before = await findPlan(tx, studioId, id);
+  if (!before) throw new AppError('not-found');
+  await tx
+    .update(plans)
+    .set({ title, revision: before.revision + 1, updatedAtMs: nowMs })
+    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
+}
+
+/** Marks a plan as a draft, as the one chosen, as carried out, or as put aside. */
 export const setPlanStatus = async (
   tx: Tx,
   studioId: string,

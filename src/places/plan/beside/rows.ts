@@ -1,0 +1,153 @@
+import { techniqueOf } from '@/core/techniques';
+import type { StartStateId } from '@/core/coefficients/start-states';
+import type { AnsweredView } from '@/core/plan/answer-view';
+import type { WeighedUnits } from '@/core/products/hand-units';
+import {
+  formatAboutClock,
+  formatChance,
+  formatDay,
+  formatDays,
+  formatDiameter,
+  formatHours,
+  formatIndex,
+  formatMass,
+  formatMinutes,
+  formatPercent,
+  type UnitSystem,
+} from '@/ui/format';
+import { PLAN_STEPS } from '../choices/steps';
+import { comparedPlan } from '../difference-words';
+import type { PlanContent, ShelfProduct, ShelfTool } from '../plan-content';
+
+const HOUR_MS = 3_600_000;
+
+/** One line of the comparison: what it is, and what each draft says to it; null where it has nothing to say. */
+export interface BesideRow {
+  readonly id: string;
+  readonly title: string;
+  readonly kind: 'choice' | 'figure';
+  readonly cells: readonly (string | null)[];
+}
+
+/** A draft as it is compared. */
+export interface ComparedDraft {
+  readonly content: PlanContent;
+  readonly answer: AnsweredView | null;
+}
+
+export interface RowContext {
+  readonly products: readonly ShelfProduct[];
+  readonly tools: readonly ShelfTool[];
+  readonly handUnits: WeighedUnits;
+  readonly units: UnitSystem;
+  readonly timeZone: string;
+}
+
+const nothing = () => undefined;
+
+/** What a draft chose, step by step, in the words of its own page. */
+function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
+  const { brief } = content;
+  return PLAN_STEPS.flatMap((step) => {
+    const own = step({
+      content,
+      plan: answer?.view.plan ?? null,
+      fullestBundle: answer?.view.fullestBundle ?? null,
+      products: context.products,
+      tools: context.tools,
+      handUnits: context.handUnits,
+      units: context.units,
+      onWeighed: nothing,
+      onChange: nothing,
+      brief,
+      set: brief.set,
+      technique: techniqueOf(brief.set.technique),
+      changeBrief: nothing,
+      changeSet: nothing,
+    });
+    return own
+      ? [{ id: own.id, title: own.title, text: [own.answer, own.note].filter(Boolean).join('; ') }]
+      : [];
+  });
+}
+
+/** What comes of a draft, figure by figure. */
+function figuresOf({ content, answer }: ComparedDraft, { units, timeZone }: RowContext) {
+  if (!answer) return [];
+  const { view } = answer;
+  const { plan } = view;
+  const { dryAfterH, chanceDryAtWearBy } = plan.drying;
+  const compared = comparedPlan(plan, (content.brief.set.startState ?? 'damp') as StartStateId);
+  const installed = view.blocks.find((block) => block.step === 'install')?.endMs;
+  const begins = view.blocks[0]?.startMs;
+  const clock = (ms: number) => `${formatDay(ms, timeZone)}, ${formatAboutClock(ms, timeZone)}`;
+  const range = (low: string, high: string) => `${low} to ${high}`;
+  return [
+    { id: 'begins', title: 'Work begins', text: begins === undefined ? null : clock(begins) },
+    {
+      id: 'dry',
+      title: 'Dry to the root',
+      text:
+        installed === undefined
+          ? `${formatHours(dryAfterH.p50)} after setting`
+          : `${clock(installed + dryAfterH.p50 * HOUR_MS)}; ${formatHours(dryAfterH.p10)} to ${formatHours(dryAfterH.p90)} after setting`,
+    },
+    {
+      id: 'chance',
+      title: 'Sure to be dry at takedown',
+      text: chanceDryAtWearBy === null ? null : formatChance(chanceDryAtWearBy),
+    },
+    { id: 'work', title: 'Work, washing included', text: formatMinutes(compared.workMin) },
+    {
+      id: 'days',
+      title: 'Lasts',
+      text: `${formatDays(compared.days)}; ${range(String(Math.round(plan.daysPresentable.p10)), String(Math.round(plan.daysPresentable.p90)))}`,
+    },
+    { id: 'curl', title: 'Curl', text: formatDiameter(compared.curlMm, units) },
+    { id: 'stretch', title: 'Stretch', text: formatPercent(compared.stretch) },
+    {
+      id: 'definition',
+      title: 'Definition',
+      text: `${formatIndex(compared.definition)} of 10; ${range(formatIndex(plan.result.definition.p10), formatIndex(plan.result.definition.p90))}`,
+    },
+    { id: 'frizz', title: 'Frizz', text: `${formatIndex(plan.result.frizz.p50)} of 10` },
+    { id: 'volume', title: 'Volume', text: `${formatIndex(plan.result.volume)} of 10` },
+    {
+      id: 'product',
+      title: 'Product',
+      text: formatMass(
+        plan.doses.reduce((sum, dose) => sum + dose.grams, 0),
+        units,
+      ),
+    },
+  ];
+}
+
+/** Every line of drafts beside each other, in the order of the work; a step that only one has is there for all. */
+export function besideRows(drafts: readonly ComparedDraft[], context: RowContext): BesideRow[] {
+  const lines = (
+    kind: BesideRow['kind'],
+    of: readonly { id: string; title: string; text: string | null }[][],
+  ) => {
+    const order = [...new Map(of.flat().map(({ id, title }) => [id, title]))];
+    return order.map(([id, title]): BesideRow => ({
+      id,
+      title,
+      kind,
+      cells: of.map((own) => own.find((line) => line.id === id)?.text ?? null),
+    }));
+  };
+  return [
+    ...lines(
+      'choice',
+      drafts.map((draft) => choicesOf(draft, context)),
+    ),
+    ...lines(
+      'figure',
+      drafts.map((draft) => figuresOf(draft, context)),
+    ),
+  ];
+}
+
+/** Whether drafts say different things. */
+export const isDifferent = ({ cells }: BesideRow): boolean => new Set(cells).size > 1;
