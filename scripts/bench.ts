@@ -28,7 +28,9 @@ async function bundledCore() {
         export { evennessOf } from '@/core/parting/evenness';
         export { loadFor } from '@/core/parting/load';
         export { EVEN_SIZES } from '@/core/parting/generate';
-        export { movePart } from '@/core/parting/edits/lines';`,
+        export { movePart } from '@/core/parting/edits/lines';
+        export { search } from '@/core/fit/search';
+        export { TECHNIQUE_IDS } from '@/core/techniques';`,
       resolveDir: process.cwd(),
     },
     bundle: true,
@@ -48,6 +50,8 @@ async function bundledCore() {
     loadFor: typeof import('@/core/parting/load').loadFor;
     EVEN_SIZES: typeof import('@/core/parting/generate').EVEN_SIZES;
     movePart: typeof import('@/core/parting/edits/lines').movePart;
+    search: typeof import('@/core/fit/search').search;
+    TECHNIQUE_IDS: typeof import('@/core/techniques').TECHNIQUE_IDS;
   };
 }
 
@@ -123,6 +127,49 @@ async function benchCore() {
   }
 }
 
+/** Fit to my time: how long the first answer and two thousand candidates take, without pruning by work. */
+async function benchFit() {
+  const { readBrief, search, TECHNIQUE_IDS } = await bundledCore();
+  const base = readBrief({
+    format: 'keen-spiral/brief',
+    version: 1,
+    head: { stretchedLengthCm: 25 },
+    set: { technique: 'two-strand-twist', sections: 18, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
+    wearBy: '2027-03-13T09:00:00Z',
+  });
+  if (!base.ok) throw new Error('the brief of the bench is refused');
+  const readyMs = base.value.wearByMs!;
+  const tools = [12, 16, 20].map((diameterMm) => ({
+    kind: 'rod' as const,
+    diameterMm,
+    workingLengthMm: 80,
+    owned: 80,
+  }));
+  const rounds = Array.from({ length: 5 }, () => {
+    const start = performance.now();
+    const steps = search(
+      base.value,
+      { techniques: TECHNIQUE_IDS, tools, drying: ['air', 'bonnet', 'hood-hot', 'hood-warm'] },
+      {
+        readyMs,
+        startMs: readyMs - 14 * 3_600_000,
+        handsOnMaxMin: null,
+        daysAtLeast: null,
+        curlMm: null,
+        chanceAtLeast: 0.8,
+      },
+    );
+    let [first, twoThousand] = [0, 0];
+    for (let next = steps.next(); !next.done; next = steps.next()) {
+      if (first === 0 && next.value.front.length > 0) first = performance.now() - start;
+      if (twoThousand === 0 && next.value.looked >= 2000) twoThousand = performance.now() - start;
+    }
+    return { first, twoThousand };
+  });
+  console.log(`fit to my time, first answer: ${summary(rounds.map(({ first }) => first))}`);
+  console.log(`fit to my time, 2,000 candidates: ${summary(rounds.map(({ twoThousand }) => twoThousand))}`);
+}
+
 async function benchPages() {
   const server = await startServer('demo');
   const browser = await launchBrowser();
@@ -196,6 +243,7 @@ async function benchPages() {
 }
 
 await benchCore();
+await benchFit();
 await benchPages();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)

@@ -47,6 +47,31 @@ async function main() {
     await press(page, 'Dry to the root: how we know');
     await see(page, 'Where it is weak');
   });
+  await take('plan-by-hand', `/plan/${booked}`, {}, async (page) => {
+    await settled(page);
+    await press(page, 'Part by hand');
+    await see(page, 'Hair even to');
+    await page.click('[data-section="9"]');
+    await press(page, 'Split');
+    await page.waitForSelector('[data-section="19"]');
+    await page.click('[data-section="13"]');
+    await settled(page);
+  });
+  await take('plan-fit', `/plan/${booked}`, {}, async (page) => {
+    await press(page, 'Fit to my time');
+    await press(page, 'Find what fits');
+    await see(page, 'ways looked at');
+  });
+  await take('plan-beside', `/plan/${booked}/beside`, {}, async (page) => {
+    await press(page, 'Copy');
+    await page.waitForSelector('th[aria-label^="B:"] a');
+    const href = await page.$eval('th[aria-label^="B:"] a', (link) => link.getAttribute('href'));
+    await page.goto(server.origin + href, { waitUntil: 'networkidle0' });
+    for (let i = 0; i < 6; i++) await press(page, 'One section more');
+    await settled(page);
+    await press(page, 'Compare');
+    await see(page, 'Against A');
+  });
   await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
   await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
   await take('chair-drying', `/chair/${drying}`);

@@ -33,14 +33,17 @@ export interface RateTable {
   readonly runs: readonly DryRun[];
 }
 
-/** Fewer rates, all in long steps: enough to compare plans with each other. */
-export const FEW_LN_RATES = [-0.45, 0, 0.45] as const;
+/** Fewer rates: the usual head and a slow one, which decides whether a plan is sure. Enough to compare plans. */
+export const FEW_LN_RATES = [-0.5, 0] as const;
+const ROUGH_STEPS = { stepScale: 4, untilDry: true } as const;
+const COARSE_STEPS = { stepScale: 3, untilDry: true } as const;
+const USUAL_STEPS = { stepScale: 1.3 } as const;
 
 /**
  * Runs the drying model over a range of drying rates.
  *
  * @param lnRates rates to run it at, 0 among them
- * @param isRough long steps at every rate
+ * @param isRough very long steps at every rate
  * @source drying §9
  */
 export function rateTable(
@@ -53,7 +56,7 @@ export function rateTable(
       ...input,
       rate: Math.exp(lnRate),
       horizonH: HORIZON_H,
-      ...(lnRate === 0 && !isRough ? { stepScale: 1.3 } : { stepScale: 3, untilDry: true }),
+      ...(isRough ? ROUGH_STEPS : lnRate === 0 ? USUAL_STEPS : COARSE_STEPS),
     }),
   );
   const nodes = input.classes.flatMap((section, i) =>
