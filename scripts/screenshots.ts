@@ -47,16 +47,8 @@ async function main() {
     await press(page, 'Dry to the root: how we know');
     await see(page, 'Where it is weak');
   });
-  await take('plan-by-hand', `/plan/${booked}`, {}, async (page) => {
-    await settled(page);
-    await press(page, 'Part by hand');
-    await see(page, 'Hair even to');
-    await page.click('[data-section="9"]');
-    await press(page, 'Split');
-    await page.waitForSelector('[data-section="19"]');
-    await page.click('[data-section="13"]');
-    await settled(page);
-  });
+  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
+  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
   await take('plan-fit', `/plan/${booked}`, {}, async (page) => {
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
@@ -72,8 +64,16 @@ async function main() {
     await press(page, 'Compare');
     await see(page, 'Against A');
   });
-  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
-  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
+  await take('plan-by-hand', `/plan/${booked}`, {}, async (page) => {
+    await settled(page);
+    await press(page, 'Part by hand');
+    await see(page, 'Hair even to');
+    await page.click('[data-section="9"]');
+    await press(page, 'Split');
+    await page.waitForSelector('[data-section="19"]');
+    await page.click('[data-section="13"]');
+    await settled(page);
+  });
   await take('chair-drying', `/chair/${drying}`);
   await take('chair-drying-phone', `/chair/${drying}`, { viewport: PHONE });
   await take('wear', `/wear/${worn}`);

@@ -51,7 +51,8 @@ export function differenceWords(from: Compared, to: Compared, units: UnitSystem)
   }
   const work = to.workMin - from.workMin;
   if (Math.abs(work) >= SMALLEST.workMin) {
-    words.push(`${formatMinutes(Math.abs(work))} ${work > 0 ? 'more' : 'less'} work`);
+    const minutes = Math.round(Math.abs(work) / 5) * 5;
+    words.push(`${formatMinutes(minutes)} ${work > 0 ? 'more' : 'less'} work`);
   }
   const days = Math.round(to.days - from.days);
   if (Math.abs(to.days - from.days) >= SMALLEST.days && days !== 0) {

@@ -5,7 +5,7 @@ import type { RunEvent } from '@/core/run/run-state';
 import { AppError } from '../../errors';
 import type { Database } from '../client';
 import { findHead, listHeads, listMeasurements, updateHead, type HeadRecord } from './heads';
-import { createPlan, findPlan, listOpenPlans, savePlan, setPlanStatus } from './plans';
+import { createPlan, findPlan, listOpenPlans, renamePlan, savePlan, setPlanStatus } from './plans';
 import { addCheck, addEvents, endSet, findSet, listSets, saveWearDay } from './sets';
 import { createStudio } from './studios';
 
@@ -118,6 +118,28 @@ describe('plans', () => {
     expect(await listOpenPlans(database.db, studioId)).toHaveLength(1);
     await database.write((tx) => setPlanStatus(tx, studioId, id, 'done'));
     expect(await listOpenPlans(database.db, studioId)).toHaveLength(0);
+  });
+
+  it('put aside are out of the list until they are taken back, and listed by head', async () => {
+    const id = await plan();
+    await database.write((tx) => setPlanStatus(tx, studioId, id, 'aside'));
+    expect(await listOpenPlans(database.db, studioId)).toEqual([]);
+    await database.write((tx) => setPlanStatus(tx, studioId, id, 'draft'));
+    expect(await listOpenPlans(database.db, studioId, head.id)).toHaveLength(1);
+    expect(await listOpenPlans(database.db, studioId, 'another-head')).toEqual([]);
+  });
+
+  it('renamed elsewhere are not overwritten by a tab that did not see it', async () => {
+    const id = await plan();
+    await database.write((tx) => renamePlan(tx, studioId, id, 'renamed', NOON));
+    expect((await findPlan(database.db, studioId, id))!.title).toBe('renamed');
+    const stale = { ...content, measurementId: head.measurement.id };
+    await expect(database.write((tx) => savePlan(tx, studioId, id, 1, stale, NOON))).rejects.toBeInstanceOf(
+      AppError,
+    );
+    await expect(database.write((tx) => renamePlan(tx, studioId, 'gone', 'x', NOON))).rejects.toBeInstanceOf(
+      AppError,
+    );
   });
 });
 
