@@ -98,6 +98,12 @@ export function formatLocalTime(local: string): string {
   return `${formatDay(ms, 'UTC')}, ${formatClock(ms, 'UTC')}`;
 }
 
+/** The wall-clock time of an instant in a zone as a brief keeps it: "2027-03-13T09:00". */
+export const localTimeOf = (ms: number, timeZone: string): string =>
+  new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeStyle: 'short', timeZone })
+    .format(ms)
+    .replace(' ', 'T');
+
 /** Weekday alone. */
 export const formatWeekday = (ms: number, timeZone: string): string =>
   new Intl.DateTimeFormat(LOCALE, { weekday: 'short', timeZone }).format(ms);

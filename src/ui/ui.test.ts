@@ -121,3 +121,17 @@ describe('states and scales in words', () => {
     expect(points[3]).toEqual({ day: 3, definition: 4, frizz: 6 });
   });
 });
+
+describe('a pin moved along the day', () => {
+  it('keeps wall-clock time through the hours that daylight saving takes and gives', () => {
+    const minute = 60_000;
+    // Lisbon: the clock goes from 01:00 to 02:00 on 28 March 2027, and from 02:00 to 01:00 on 31 October 2027.
+    const spring = Date.UTC(2027, 2, 28, 0, 45);
+    expect(format.localTimeOf(spring, 'Europe/Lisbon')).toBe('2027-03-28T00:45');
+    expect(format.localTimeOf(spring + 15 * minute, 'Europe/Lisbon')).toBe('2027-03-28T02:00');
+    const autumn = Date.UTC(2027, 9, 31, 0, 45);
+    expect(format.localTimeOf(autumn, 'Europe/Lisbon')).toBe('2027-10-31T01:45');
+    expect(format.localTimeOf(autumn + 15 * minute, 'Europe/Lisbon')).toBe('2027-10-31T01:00');
+    expect(format.localTimeOf(Date.UTC(2027, 2, 13, 15), 'America/Chicago')).toBe('2027-03-13T09:00');
+  });
+});

@@ -12,7 +12,7 @@ import { ZONES } from '@/core/hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
-import { formatArea, formatMinutes } from '@/ui/format';
+import { formatArea, formatMinutes, localTimeOf } from '@/ui/format';
 import { FlipIcon, MinusIcon, PlusIcon, RedoIcon, UndoIcon } from '@/ui/icons';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { useUnits } from '@/ui/units-context';
@@ -376,6 +376,10 @@ export function PlanDesk(props: PlanDeskProps) {
             timeZone={props.timeZone}
             setLabel={wholeSetLabel(brief.set)}
             nowMs={props.nowMs}
+            isSettled={isCurrent}
+            onMovePin={(readyMs) =>
+              changeBrief({ wearBy: localTimeOf(readyMs, brief.timeZone ?? props.timeZone) })
+            }
           />
         ) : (
           <p className={styles.noPin}>

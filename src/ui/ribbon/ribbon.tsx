@@ -3,6 +3,7 @@ import type { Spread } from '@/core/stats/spread';
 import { dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import { formatClock, formatDay, formatHours, formatMinutes, formatWeekday } from '../format';
 import { chanceStillGood } from './still-good';
+import { ReadyPin } from './ready-pin';
 import styles from './ribbon.module.css';
 
 export interface RibbonProps {
@@ -15,6 +16,10 @@ export interface RibbonProps {
   readonly nowMs?: number;
   /** Days really worn, to lay over the forecast. */
   readonly worn?: { readonly lastDay: number };
+  /** Moves the time to be ready; where it is left out the pin stands fast. */
+  readonly onMovePin?: (readyMs: number) => void;
+  /** Whether what is drawn is laid out for where the pin was moved last. */
+  readonly isSettled?: boolean;
 }
 
 const DAY_MS = 86_400_000;
@@ -40,7 +45,17 @@ const lasts = (block: ScheduleBlock) =>
   minutes(block) >= 100 ? formatHours(minutes(block) / 60) : formatMinutes(minutes(block));
 
 /** One set as a line of time, from prep to the days it is worn. */
-export function Ribbon({ blocks, readyMs, days, timeZone, setLabel, nowMs, worn }: RibbonProps) {
+export function Ribbon({
+  blocks,
+  readyMs,
+  days,
+  timeZone,
+  setLabel,
+  nowMs,
+  worn,
+  onMovePin,
+  isSettled = true,
+}: RibbonProps) {
   const dayCount = Math.min(MOST_DAYS, Math.max(1, Math.round(days.p90), worn?.lastDay ?? 0));
   const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, timeZone);
   return (
@@ -71,10 +86,7 @@ export function Ribbon({ blocks, readyMs, days, timeZone, setLabel, nowMs, worn 
           );
         })}
         <li className={styles.pin}>
-          <span className={styles.day}>{formatDay(readyMs, timeZone)}</span>
-          <span className={styles.label}>Ready by</span>
-          <span className={styles.needle} />
-          <span className={styles.pinTime}>{formatClock(readyMs, timeZone)}</span>
+          <ReadyPin readyMs={readyMs} isSettled={isSettled} timeZone={timeZone} onMove={onMovePin} />
         </li>
         {Array.from({ length: dayCount }, (_, day) => {
           const chance = chanceStillGood(days, day);

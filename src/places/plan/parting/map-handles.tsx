@@ -41,12 +41,19 @@ export function MapHandles({
 }) {
   // A hand moves faster than a screen is drawn: only the last place of each frame counts.
   const frame = useRef<number | null>(null);
+  const latest = useRef<ChartPoint | null>(null);
   const dragInFrame = (handle: Handle, to: ChartPoint) => {
-    if (frame.current !== null) cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(() => {
+    latest.current = to;
+    frame.current ??= requestAnimationFrame(() => {
       frame.current = null;
-      hand.drag(handle, to);
+      if (latest.current) hand.drag(handle, latest.current);
     });
+  };
+  const drop = (handle: Handle) => {
+    if (frame.current !== null) cancelAnimationFrame(frame.current);
+    frame.current = null;
+    if (latest.current) hand.drop(handle, latest.current);
+    latest.current = null;
   };
   const placeOf = (event: PointerEvent<SVGGElement>) => {
     const svg = event.currentTarget.ownerSVGElement;
@@ -99,8 +106,8 @@ export function MapHandles({
           const to = placeOf(event);
           if (to) dragInFrame(handle, to);
         }}
-        onPointerUp={() => hand.drop()}
-        onPointerCancel={() => hand.drop()}
+        onPointerUp={() => drop(handle)}
+        onPointerCancel={() => drop(handle)}
       >
         <circle cx={drawnX(handle.at)} cy={drawnY(handle.at)} r="11" className={styles.reach} />
         <circle cx={drawnX(handle.at)} cy={drawnY(handle.at)} r="5" className={styles.knob} />

@@ -31,8 +31,8 @@ export interface HandParting {
   readonly select: (number: number) => void;
   readonly apply: (edit: Edited) => void;
   readonly drag: (handle: Handle, to: ChartPoint) => void;
-  /** Ends a drag: all of it is one edit. */
-  readonly drop: () => void;
+  /** Ends a drag where the hand let go: all of it is one edit. */
+  readonly drop: (handle: Handle, to: ChartPoint) => void;
   readonly nudge: (handle: Handle, cm: number) => void;
 }
 
@@ -97,9 +97,7 @@ export function useHandParting(
       const edit = moveHandle(recipe, handle, to, load);
       if (edit.ok) setPreview({ from: own, recipe: edit.recipe });
     },
-    drop: () => {
-      if (preview) apply({ ok: true, recipe: preview.recipe });
-    },
+    drop: (handle, to) => apply(moveHandle(recipe, handle, to, load)),
     nudge: (handle, cm) => apply(nudgeHandle(recipe, handle, cm, load)),
   };
 }
