@@ -9,13 +9,14 @@ import type { DraftBrief } from '@/places/plan/plan-content';
 import type { Database, Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
 import { createHead, findHead } from '@/server/db/rows/heads';
+import { saveMix } from '@/server/db/rows/shelf';
 import { createPlan } from '@/server/db/rows/plans';
 import { addCheck, addEvents, endSet, saveWearDay, startSet } from '@/server/db/rows/sets';
 import { createStudio, firstStudio, type Studio } from '@/server/db/rows/studios';
 import { products as productsTable, studios, tools as toolsTable } from '@/server/db/schema';
 import { eq } from 'drizzle-orm';
 import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
-import { HEADS, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
+import { HEADS, MIX, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
 
 const MINUTE = 60_000;
 const HOUR = 3_600_000;
@@ -31,6 +32,8 @@ const localTime = (ms: number) =>
     .toZonedDateTimeISO(STUDIO.timeZone)
     .toPlainDateTime()
     .toString({ smallestUnit: 'minute' });
+
+const dayAt = (ms: number) => localTime(ms).slice(0, 10);
 
 /** An hour of the clock on the day that a moment falls on. */
 const atHour = (ms: number, hour: number) =>
@@ -65,6 +68,15 @@ function briefOf(head: DemoHeadId, told: Omit<DemoSet, 'daysAgo'>, wearBy: strin
   };
 }
 
+/** What the products of a told set cost, minor units. */
+const costOf = (keys: readonly DemoProduct[], doses: readonly { grams: number }[]): number =>
+  Math.round(
+    keys.reduce((sum, key, i) => {
+      const { priceMinor, sizeG } = PRODUCTS.find((own) => own.key === key)!;
+      return sum + (doses[i]!.grams * priceMinor) / sizeG;
+    }, 0),
+  );
+
 /** Puts one told set into the database: events at the chair, checks, takedown, diary and outcome. */
 async function tellSet(
   tx: Tx,
@@ -93,6 +105,7 @@ async function tellSet(
       forecast: view.plan,
       modelVersion: MODEL_VERSION,
       dryingBelief: view.dryTimes.belief,
+      costMinor: costOf(told.products, view.plan.doses),
       sections: view.plan.sections.map(({ number, zone, side, areaCm2, hairCount }, i) => ({
         number,
         zone,
@@ -187,10 +200,31 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
       headIds[key] = await createHead(tx, studioId, head.card, head.measured, longAgo);
     }
     const productIds = {} as Record<DemoProduct, string>;
-    for (const { key, ...product } of PRODUCTS) {
+    for (const { key, openedDaysAgo, goodForDays, ...product } of PRODUCTS) {
       productIds[key] = newId(longAgo);
-      await tx.insert(productsTable).values({ id: productIds[key], studioId, ...product });
+      await tx.insert(productsTable).values({
+        id: productIds[key],
+        studioId,
+        ...product,
+        openedOn: dayAt(nowMs - openedDaysAgo * DAY),
+        useBy: goodForDays === null ? null : dayAt(nowMs + (goodForDays - openedDaysAgo) * DAY),
+        weighedAtMs: nowMs - 9 * DAY,
+      });
     }
+    const { parts, ...mix } = MIX;
+    await saveMix(
+      tx,
+      studioId,
+      { id: null, revision: 0 },
+      {
+        ...mix,
+        parts: Object.entries(parts).map(([key, own]) => ({
+          productId: productIds[key as DemoProduct],
+          parts: own,
+        })),
+      },
+      longAgo,
+    );
     for (const tool of TOOLS) {
       await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, ...tool });
     }

@@ -82,6 +82,7 @@ describe('cautions', () => {
       roomStaysDamp: false,
       chanceDryAtTakedown: 0.95,
       dryingWindowH: 9,
+      asleep: [],
       hotHours: 0.5,
       fullestFit: null,
       toolsNeeded: 0,

@@ -96,6 +96,10 @@ describe('choices', () => {
       weight: 1,
       hasProtein: false,
       leftG: null,
+      usedSinceG: 0,
+      sizeG: null,
+      priceMinor: null,
+      useBy: null,
     };
     expect(layerOf(product)).toEqual({ role: 'mousse', waterShare: 0.9, weight: 1 });
     expect(layerOf({ ...product, hasProtein: true })).toMatchObject({ protein: true });

@@ -1,3 +1,4 @@
+import { MINOR_UNITS } from '@/core/formats/money';
 import { inchesFromCm } from '@/core/units/length';
 import { ouncesFromGrams } from '@/core/units/mass';
 import { fahrenheitFromCelsius } from '@/core/units/temperature';
@@ -37,6 +38,19 @@ export const formatMass = (grams: number, units: UnitSystem): string =>
   units === 'metric'
     ? `${number(grams, grams < 10 ? 1 : 0)} g`
     : `${number(ouncesFromGrams(grams), grams < 30 ? 2 : 1)} oz`;
+
+/** A price, from minor units. */
+export const formatMoney = (minor: number, currency: string): string =>
+  new Intl.NumberFormat(LOCALE, { style: 'currency', currency }).format(minor / MINOR_UNITS);
+
+/** A day of the calendar as it is kept: "3 Mar 2027". */
+export const formatCalendarDay = (day: string): string =>
+  new Intl.DateTimeFormat(LOCALE, {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  }).format(Date.parse(`${day}T00:00:00Z`));
 
 /** An amount in what hands measure with: to a half below ten, else whole. */
 export function formatHands(amount: number, noun: readonly [string, string]): string {

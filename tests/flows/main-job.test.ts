@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { arrive, choose, fill, press, see, textOf } from '../support/hands';
+import { arrive, choose, fill, press, see, textOf, forecastSettles } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('empty');
@@ -79,6 +79,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
 
   it('undoes and redoes by keyboard, and keeps the plan over a reload', async () => {
     const headline = () => textOf(scene.page, 'section[aria-label="Forecast"] strong');
+    await forecastSettles(scene.page);
     const hood = await headline();
     await scene.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await scene.page.keyboard.down('Control');
@@ -99,6 +100,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
     );
     await scene.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
     await scene.page.reload({ waitUntil: 'networkidle0' });
+    await forecastSettles(scene.page);
     expect(await headline()).toBe(hood);
   });
 

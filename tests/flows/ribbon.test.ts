@@ -27,7 +27,11 @@ describe('the pin of the ribbon', () => {
       {},
       PIN,
     );
-    expect(await begins()).not.toBe(before);
+    await scene.page.waitForFunction(
+      (old) => document.querySelector('section[aria-label="Ribbon"] li:first-child')?.textContent !== old,
+      {},
+      before,
+    );
   });
 
   it('is dragged in quarters of an hour, and taken back in one step', async () => {

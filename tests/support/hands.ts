@@ -39,6 +39,19 @@ export async function choose(page: Page, name: string, value: string): Promise<v
 export const see = (page: Page, text: string): Promise<unknown> =>
   page.waitForFunction((wanted) => document.body.innerText.includes(wanted), {}, text);
 
+/** Waits until the forecast of a plan has drawn its heads and its words stand still. */
+export const forecastSettles = (page: Page): Promise<unknown> =>
+  page.waitForFunction(
+    (stillMs) => {
+      const words = document.querySelector<HTMLElement>('section[aria-label="Forecast"]')?.innerText ?? '';
+      const kept = window as unknown as { lastWords?: { words: string; atMs: number } };
+      if (kept.lastWords?.words !== words) kept.lastWords = { words, atMs: performance.now() };
+      return words.includes('range from') && performance.now() - kept.lastWords.atMs > stillMs;
+    },
+    { polling: 100 },
+    1500,
+  );
+
 /** The text of the first element that matches. */
 export const textOf = (page: Page, selector: string): Promise<string> =>
   page.$eval(selector, (element) => (element as HTMLElement).innerText);

@@ -47,6 +47,7 @@ export async function aSet(
       {
         headId: head.id,
         planId: null,
+        costMinor: null,
         measurementId: head.measurement.id,
         title: 'A set',
         brief,

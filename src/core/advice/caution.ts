@@ -2,6 +2,7 @@ import type { ZoneVerdict } from '../plan/zone-verdicts';
 import type { Dose } from '../plan/dosing';
 import type { Brief } from '../plan/brief';
 import type { RoleId } from '../products';
+import type { AsleepBlock } from '../schedule/backward';
 import type { KnotForm } from '../techniques/knot-form';
 import type { ToolFit } from '../techniques/rod-fit';
 
@@ -12,6 +13,8 @@ export interface WhatCame {
   readonly chanceDryAtTakedown: number | null;
   /** Hours the schedule leaves for drying; null without a time. */
   readonly dryingWindowH: number | null;
+  /** What falls into the hours kept for sleep. */
+  readonly asleep: readonly AsleepBlock[];
   /** Hours of hot air until the head is dry, at the usual rate. */
   readonly hotHours: number;
   readonly fullestFit: ToolFit | null;

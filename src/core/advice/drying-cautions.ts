@@ -1,12 +1,24 @@
 import { startStates } from '../coefficients/start-states';
+import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { productRoles } from '../products';
-import { hasCondition, isDriedHot, isSleptIn, percent, rolesOf, type Caution } from './caution';
+import {
+  hasCondition,
+  isDriedHot,
+  isSleptIn,
+  percent,
+  rolesOf,
+  type Caution,
+  type CautionContext,
+} from './caution';
 
 /** Chance of being dry below which a takedown is warned of. */
 const DOUBTFUL = 0.8;
 const HOT_AIR_C = 50;
 /** Longest that a client is kept under hot air (common practice). */
 const LONGEST_HOT_H = 3;
+
+const workAtNight = (c: CautionContext) => c.came?.asleep.find(({ step }) => step !== 'dry');
+const driedAtNight = (c: CautionContext) => c.came?.asleep.find(({ step }) => step === 'dry');
 
 /** Drying, heat and damp. */
 export const DRYING_CAUTIONS: readonly Caution[] = [
@@ -61,6 +73,22 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     when: (c) =>
       c.brief.drying.some((step) => (step.method.airC ?? 0) >= HOT_AIR_C) && !rolesOf(c).includes('heat-protectant'),
     text: () => 'Hot air ahead: a heat protectant costs nothing here. Test the heat on your wrist and keep it off the scalp.',
+  },
+  {
+    code: 'work-at-night',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => workAtNight(c) !== undefined,
+    text: (c) =>
+      `${workAtNight(c)!.step === 'takedown' || workAtNight(c)!.step === 'separate' ? 'Taking down' : 'The work'} falls into the hours kept for sleep. Be ready later, begin earlier, or take fewer sections.`,
+  },
+  {
+    code: 'hood-at-night',
+    severity: 'warn',
+    shows: ['plan'],
+    when: (c) => driedAtNight(c) !== undefined,
+    text: (c) =>
+      `The ${dryingMethods[driedAtNight(c)!.method as DryingMethodId].label.toLowerCase()} would run while you sleep. Nobody sleeps under hot or blown air: dry by it before the night or after getting up, and take the bonnet between.`,
   },
   {
     code: 'little-stretch',

@@ -15,4 +15,5 @@ export const air = defineDryingMethod({
   cover: null,
   duty: 1,
   usualHours: 8,
+  canSleepIn: true,
 });

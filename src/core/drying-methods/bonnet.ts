@@ -15,4 +15,5 @@ export const bonnet = defineDryingMethod({
   cover: { resistanceSM: 220, share: 0.3 },
   duty: 1,
   usualHours: 8,
+  canSleepIn: true,
 });

@@ -15,4 +15,5 @@ export const diffuser = defineDryingMethod({
   cover: null,
   duty: 0.45,
   usualHours: 0.75,
+  canSleepIn: false,
 });

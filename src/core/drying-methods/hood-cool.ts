@@ -15,4 +15,5 @@ export const hoodCool = defineDryingMethod({
   cover: null,
   duty: 1,
   usualHours: 1,
+  canSleepIn: false,
 });

@@ -15,4 +15,5 @@ export const hoodHot = defineDryingMethod({
   cover: null,
   duty: 1,
   usualHours: 0.5,
+  canSleepIn: false,
 });

@@ -15,4 +15,5 @@ export const hoodWarm = defineDryingMethod({
   cover: null,
   duty: 1,
   usualHours: 1,
+  canSleepIn: false,
 });

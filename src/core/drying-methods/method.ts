@@ -21,6 +21,8 @@ export interface DryingMethod {
   /** Share of the time that moving hot air is on a given place; 1 for air that stays. */
   readonly duty: number;
   readonly usualHours: number;
+  /** Goes on by itself through a night; the others need somebody awake. */
+  readonly canSleepIn: boolean;
 }
 
 /** Checks a method at definition time and keeps its literal id. */

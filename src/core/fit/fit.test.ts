@@ -4,7 +4,7 @@ import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods } from '../drying-methods';
 import type { PlannedTool } from '../plan/brief';
-import { forecast, prepWorkMin } from '../plan/forecast';
+import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
 import { ParetoFront } from '../stats/pareto';
 import { TECHNIQUE_IDS, techniqueOf } from '../techniques';
@@ -56,7 +56,11 @@ function inFull(candidate: Candidate, windowH: number) {
   const { plan } = forecast(brief, layoutFor(brief), 0);
   return {
     chance: plan.drying.chanceDryAtWearBy!,
-    workMin: plan.handsOn.installMin.p50 + plan.handsOn.takedownMin + plan.handsOn.separatingMin,
+    workMin:
+      plan.handsOn.prepMin +
+      plan.handsOn.installMin.p50 +
+      plan.handsOn.takedownMin +
+      plan.handsOn.separatingMin,
     definition: plan.result.definition.p50,
     days: plan.daysPresentable.p50,
     stretch: plan.result.stretch,
@@ -98,7 +102,7 @@ describe('the quick forecast of a candidate', () => {
       if (!work || !outcome) continue;
       const full = inFull(candidate, work.windowH);
       const words = candidateWords(candidate);
-      const workMin = prepWorkMin(candidate.startState) + full.workMin;
+      const workMin = full.workMin;
       expect(Math.abs(outcome.handsOnMin / workMin - 1), words).toBeLessThan(0.03);
       expect(Math.abs(outcome.definition - full.definition), words).toBeLessThan(0.4);
       expect(Math.abs(outcome.days / full.days - 1), words).toBeLessThan(0.08);

@@ -2,7 +2,7 @@ import { chanceDry, lnTimeSd, priorBelief, type RateBelief } from '../drying/rat
 import { WETTEST_ROOM } from '../drying/start-moisture';
 import type { WaitingHair } from '../drying/waiting';
 import type { Zone } from '../hair/zone';
-import { layOutDay } from '../schedule/backward';
+import { layOutDay, type PrepPart } from '../schedule/backward';
 import { shareOut } from '../parting/generate';
 import type { Layout, LaidSection } from '../parting/layout';
 import type { Quadrant } from '../parting/quadrant';
@@ -10,7 +10,7 @@ import { zoneShares } from '../parting/zone-outlines';
 import type { Brief } from '../plan/brief';
 import { dosesOf, type Dose } from '../plan/dosing';
 import { dampAtTakedown, dryingBasis } from '../plan/drying-forecast';
-import { prepMinOf, prepWorkMin } from '../plan/forecast';
+import { prepParts, prepWorkMin } from '../plan/prep-parts';
 import { planSections, type SectionPlan } from '../plan/section-forecasts';
 import { resultOf } from '../plan/set-result';
 import { clippedHair, planWaiting, type WaitingPlan } from '../plan/waiting-plan';
@@ -110,7 +110,7 @@ export class QuickForecaster {
   private readonly belief: RateBelief;
   private readonly hair = new Map<string, WaitingHair>();
   private readonly works = new Map<string, Work | null>();
-  private readonly preps = new Map<string, number>();
+  private readonly preps = new Map<string, readonly PrepPart[]>();
 
   /**
    * @param base the brief whose head, room, layers and wear stay
@@ -148,13 +148,13 @@ export class QuickForecaster {
     const hair = this.hair.get(candidate.startState) ?? clippedHair(brief, sections, room);
     this.hair.set(candidate.startState, hair);
     const waiting = planWaiting(brief, sections, room, hair);
-    const prepMin = this.preps.get(candidate.startState) ?? prepMinOf({ brief, sections });
-    this.preps.set(candidate.startState, prepMin);
+    const prep = this.preps.get(candidate.startState) ?? prepParts(brief, sections);
+    this.preps.set(candidate.startState, prep);
     const takedownMin = sections.reduce((sum, own) => sum + own.takedownMin, 0);
     const separatingMin = sections.reduce((sum, own) => sum + own.separatingMin, 0);
     const { dryingWindowH } = layOutDay(
       {
-        prepMin,
+        prep,
         installMin: waiting.installMin,
         dryingH: 0,
         drying: [],
@@ -169,7 +169,7 @@ export class QuickForecaster {
       brief,
       sections,
       waiting,
-      handsOnMin: prepWorkMin(candidate.startState) + waiting.installMin + takedownMin + separatingMin,
+      handsOnMin: prepWorkMin(prep) + waiting.installMin + takedownMin + separatingMin,
       windowH: dryingWindowH,
     };
   }

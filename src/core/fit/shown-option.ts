@@ -1,4 +1,4 @@
-import { forecast, prepWorkMin } from '../plan/forecast';
+import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
 import type { Brief } from '../plan/brief';
 import type { DryingMethodId } from '../drying-methods';
@@ -46,8 +46,8 @@ export function shownOption(
   const steps = stepsOf(candidate.drying, windowH) ?? [];
   const brief: Brief = { ...briefOf(base, candidate, steps), wearByMs: readyMs, startAtMs: startMs };
   const { plan } = forecast(brief, layoutFor(brief), draws);
-  const { installMin, takedownMin, separatingMin } = plan.handsOn;
-  const rest = prepWorkMin(candidate.startState) + takedownMin + separatingMin;
+  const { prepMin, installMin, takedownMin, separatingMin } = plan.handsOn;
+  const rest = prepMin + takedownMin + separatingMin;
   return {
     candidate,
     words: candidateWords(candidate),

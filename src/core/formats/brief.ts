@@ -4,6 +4,7 @@ import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '../coeffici
 import { UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
+import { PREP_STEP_IDS } from '../coefficients/prep-steps';
 import { START_STATE_IDS } from '../coefficients/start-states';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { ZONES } from '../hair/zone';
@@ -122,6 +123,22 @@ export const dryingInput = z.strictObject({
   hours: bounded('drying time', 0.05, 96, 'h'),
 });
 
+export const prepInput = z.strictObject({
+  step: choice('preparing step', PREP_STEP_IDS),
+  minutes: bounded('preparing time', 1, 240, 'min').optional().describe('the usual time when left out'),
+});
+
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
+const clock = (label: string) => z.string().regex(CLOCK, `${label} must be a time of day such as 23:00`);
+
+/** Hours of the night that no hands-on work is laid into. */
+export const sleepInput = z
+  .strictObject({ from: clock('sleep from'), until: clock('sleep until') })
+  .refine(({ from, until }) => from !== until, {
+    path: ['until'],
+    error: 'sleep must last some time: give another hour to get up, or leave sleep out',
+  });
+
 const TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})?$/;
 const time = (label: string) =>
   z
@@ -170,6 +187,12 @@ export const briefInput = z
       .prefault({}),
     wear: wearInput.prefault({}),
     room: roomInput.prefault({}),
+    prep: z
+      .array(prepInput)
+      .max(8, 'a set takes at most 8 steps of preparing')
+      .optional()
+      .describe('cleanse, condition and blot in one, when left out'),
+    sleep: sleepInput.optional(),
     drying: z.array(dryingInput).max(6, 'a drying sequence takes at most 6 steps').default([]),
     pace: learnt('pace', DEFAULT_PACE.lnSd).default(DEFAULT_PACE),
     dryingRate: learnt('drying rate', DEFAULT_RATE.lnSd).default(DEFAULT_RATE),

@@ -74,6 +74,7 @@ export const planFile = z
       )
       .describe('every size the plan takes, over all zones'),
     handsOn: z.strictObject({
+      prepMin: number.describe('before the set, hands-free waits left out'),
       partingMin: number.describe('part of installMin'),
       installMin: spread,
       takedownMin: number,
@@ -146,6 +147,7 @@ export const planFile = z
           endAt: z.string(),
           handsOn: z.boolean(),
           method: z.string().optional(),
+          part: z.string().optional().describe('which step of preparing'),
         }),
       )
       .nullable(),

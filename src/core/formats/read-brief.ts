@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { prepSteps } from '../coefficients/prep-steps';
 import { DRYING_METHOD_IDS, dryingMethods } from '../drying-methods';
 import { ponytailDensityPerCm2, scalpAreaCm2, type Head } from '../hair/head';
 import { perZone, ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
@@ -9,6 +10,7 @@ import type { Technique } from '../techniques/technique';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
 import type { Brief, PlannedTool, ZoneSet } from '../plan/brief';
+import { minuteOfDay } from '../schedule/sleep';
 import { briefInput, DEFAULT_DENSITY_PER_CM2, type ParsedBrief } from './brief';
 import { fieldErrors, type Checked, type FieldError } from './field-error';
 
@@ -211,6 +213,12 @@ export function readBrief(raw: unknown): Checked<Brief> {
       },
       wear: input.wear,
       room: input.room,
+      prep:
+        input.prep?.map(({ step, minutes }) => ({ step, minutes: minutes ?? prepSteps[step].usualMin })) ??
+        null,
+      sleep: input.sleep
+        ? { fromMin: minuteOfDay(input.sleep.from), untilMin: minuteOfDay(input.sleep.until) }
+        : null,
       drying:
         input.drying.length > 0
           ? input.drying.map(({ method, hours }) => ({ method: dryingMethods[method], hours }))

@@ -1,10 +1,12 @@
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { NightCareId } from '../coefficients/night-care';
+import type { PrepStepId } from '../coefficients/prep-steps';
 import type { StartStateId } from '../coefficients/start-states';
 import type { DryingStep } from '../drying/dry-run';
 import type { Head } from '../hair/head';
 import type { PerZone } from '../hair/zone';
 import type { PartingPattern, PartLine } from '../parting/pattern';
+import type { SleepHours } from '../schedule/sleep';
 import type { Recipe } from '../parting/recipe';
 import type { Layer } from '../products/layer';
 import type { TechniqueId } from '../techniques';
@@ -61,6 +63,10 @@ export interface Brief {
     readonly relativeHumidity: number;
     readonly dewPointOutsideC: number;
   };
+  /** Steps before the set; null for the usual ones in one. */
+  readonly prep: readonly { readonly step: PrepStepId; readonly minutes: number }[] | null;
+  /** Hours that are kept free of hands-on work; null for none. */
+  readonly sleep: SleepHours | null;
   /** At least one step; the last goes on until everything is dry. */
   readonly drying: readonly DryingStep[];
   /** Hands-on time over the usual: above 1 is slower. */

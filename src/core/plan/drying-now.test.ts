@@ -62,7 +62,7 @@ describe('a drying head as it is felt', () => {
 
 describe('the day laid out', () => {
   const parts = {
-    prepMin: 50,
+    prep: [{ part: null, minutes: 50, handsOn: true }],
     installMin: 30,
     dryingH: 9,
     drying: [

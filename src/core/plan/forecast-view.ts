@@ -26,7 +26,6 @@ export interface ForecastView {
   readonly sureAfterH: number;
   readonly blocks: readonly ScheduleBlock[];
   readonly dryingWindowH: number | null;
-  readonly prepMin: number;
   /** The section that fills its rod most; null without rods. */
   readonly fullestBundle: HairInSet | null;
 }
@@ -62,7 +61,6 @@ export function forecastView(forecast: Forecast): ForecastView {
     sureAfterH: forecast.drying.sureAfterH,
     blocks: forecast.schedule?.blocks ?? [],
     dryingWindowH: forecast.schedule?.dryingWindowH ?? null,
-    prepMin: forecast.prepMin,
     fullestBundle: fullestBundle(forecast.sections),
   };
 }

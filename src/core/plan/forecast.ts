@@ -1,5 +1,4 @@
 import { result as resultTable, handsOn as handsOnTable } from '../coefficients/result';
-import { startStates, type StartStateId } from '../coefficients/start-states';
 import { dueCautions } from '../advice/cautions';
 import { equilibriumRegain } from '../drying/sorption';
 import type { DrawnTimes } from '../drying/draws';
@@ -7,9 +6,9 @@ import { chanceDry } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { scalpAreaCm2 } from '../hair/head';
 import { INSTALL_PARTS, partingMin, type InstallParts } from '../hands-on/install-time';
-import { nearlyDryAfterMin } from '../drying/loose-hair';
 import type { Layout } from '../parting/layout';
 import { layOutDay, type Schedule } from '../schedule/backward';
+import { prepParts, prepWorkMin } from './prep-parts';
 import { spreadByLn } from '../stats/spread';
 import { techniqueOf } from '../techniques';
 import type { KnotForm } from '../techniques/knot-form';
@@ -51,7 +50,6 @@ export interface Forecast {
   readonly schedule: Schedule | null;
   readonly result: SetResult;
   readonly dampAtTakedown: number;
-  readonly prepMin: number;
 }
 
 /** Everything of a forecast that no draw changes. */
@@ -78,18 +76,6 @@ export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
     doses.map((dose) => dose.layer),
   );
   return { brief, layout, sections, dryMassG, doses, drying };
-}
-
-/** Minutes of work before setting: washing, and a blow-out where hair is stretched first. */
-export const prepWorkMin = (startState: StartStateId): number =>
-  handsOnTable.value.prepMin +
-  (startStates[startState].straightened > 0.5 ? handsOnTable.value.blowOutMin : 0);
-
-/** Minutes of preparing: the work, and the wait until hair is nearly dry where that is wanted. */
-export function prepMinOf({ brief, sections }: Pick<ForecastBasis, 'brief' | 'sections'>): number {
-  const { startState } = brief.set;
-  const waits = startState === 'nearly-dry' ? nearlyDryAfterMin(brief.head, brief.room, sections) : 0;
-  return prepWorkMin(startState) + waits;
 }
 
 const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>
@@ -186,16 +172,17 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
   const { installMin } = basis.drying.waiting;
   const takedownMin = sum(sections, (s) => s.takedownMin);
   const separatingMin = sum(sections, (s) => s.separatingMin);
-  const prepMin = prepMinOf(basis);
+  const prep = prepParts(brief, sections);
   const listedH = sum(brief.drying, (step) => step.hours);
   const dryingH = Math.max(listedH, drying.sureAfterH);
   const schedule =
     brief.wearByMs === null
       ? null
       : layOutDay(
-          { prepMin, installMin, dryingH, drying: brief.drying, takedownMin, separatingMin },
+          { prep, installMin, dryingH, drying: brief.drying, takedownMin, separatingMin },
           brief.wearByMs,
           brief.startAtMs,
+          brief.sleep && { hours: brief.sleep, timeZone: brief.timeZone },
         );
   const takedownAfterH = schedule ? schedule.dryingWindowH : dryingH;
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
@@ -235,6 +222,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     tool,
     tools: toolSizes(sections),
     handsOn: {
+      prepMin: prepWorkMin(prep),
       partingMin: handsOnTable.value.settleMin + brief.pace.median * partingMin() * sections.length,
       installMin: spreadByLn(installMin, brief.pace.lnSd),
       takedownMin,
@@ -284,12 +272,13 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       why: [...result.days.why],
     },
     schedule:
-      schedule?.blocks.map(({ step, startMs, endMs, handsOn, method }) => ({
+      schedule?.blocks.map(({ step, startMs, endMs, handsOn, method, part }) => ({
         step,
         startAt: isoWithOffset(startMs, brief.timeZone),
         endAt: isoWithOffset(endMs, brief.timeZone),
         handsOn,
         ...(method ? { method } : {}),
+        ...(part ? { part } : {}),
       })) ?? null,
     cautions: dueCautions({
       brief,
@@ -298,6 +287,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
         chanceDryAtTakedown: chanceAtTakedown,
         dryingWindowH: schedule?.dryingWindowH ?? null,
+        asleep: schedule?.asleep ?? [],
         hotHours: hotHours(brief, drying.dryAfterH.p50),
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
         toolsNeeded: tool?.needed ?? 0,
@@ -310,7 +300,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       },
     }),
   };
-  return { plan, layout, sections, drying, doses, schedule, result, dampAtTakedown: damp, prepMin };
+  return { plan, layout, sections, drying, doses, schedule, result, dampAtTakedown: damp };
 }
 
 /**

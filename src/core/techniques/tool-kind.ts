@@ -10,16 +10,23 @@ export interface ToolKind {
   readonly usual: Tool;
   /** Gap left between wraps, as a share of the band's width. */
   readonly gap: number;
+  /** The kind it lies among in the drawer: ends go on any small rod. */
+  readonly keptAs: string;
 }
 
 export const toolKinds = {
-  rod: { label: 'Rigid rod', noun: ['rod', 'rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 80 }, gap: 0 },
-  'flexible-rod': { label: 'Flexible rod', noun: ['flexible rod', 'flexible rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 200 }, gap: 0.25 },
-  former: { label: 'Spiral former', noun: ['former', 'formers'], lengthLabel: 'Sleeve length', usual: { diameterMm: 16, workingLengthMm: 300 }, gap: 0 },
-  'end-rod': { label: 'Rod on the ends', noun: ['end rod', 'end rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 70 }, gap: 0 },
+  rod: { label: 'Rigid rod', noun: ['rod', 'rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 80 }, gap: 0, keptAs: 'rod' },
+  'flexible-rod': { label: 'Flexible rod', noun: ['flexible rod', 'flexible rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 200 }, gap: 0.25, keptAs: 'flexible-rod' },
+  former: { label: 'Spiral former', noun: ['former', 'formers'], lengthLabel: 'Sleeve length', usual: { diameterMm: 16, workingLengthMm: 300 }, gap: 0, keptAs: 'former' },
+  'end-rod': { label: 'Rod on the ends', noun: ['end rod', 'end rods'], lengthLabel: 'Working length', usual: { diameterMm: 16, workingLengthMm: 70 }, gap: 0, keptAs: 'rod' },
 } as const satisfies Record<string, ToolKind>; // prettier-ignore
 
 export type ToolKindId = keyof typeof toolKinds;
+
+/** Kinds that have a place of their own in a drawer. */
+export const DRAWER_KIND_IDS = (Object.keys(toolKinds) as ToolKindId[]).filter(
+  (id) => toolKinds[id].keptAs === id,
+);
 
 /** Diameters that rods are commonly sold in, mm (common practice). */
 export const CATALOGUE_MM = [6, 8, 10, 13, 16, 19, 22, 25, 28, 32, 38, 45] as const;

@@ -3,6 +3,7 @@ import { revalidatePath } from 'next/cache';
 import { readBrief } from '@/core/formats/read-brief';
 import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
+import { checkShelf, gramsByProduct } from '@/core/shelf/shelf-check';
 import { action } from '@/server/action';
 import { findHead, sameMeasure } from '@/server/db/rows/heads';
 import {
@@ -14,6 +15,7 @@ import {
   setPlanStatus,
 } from '@/server/db/rows/plans';
 import { findSet, startSet as startSetRow } from '@/server/db/rows/sets';
+import { listProducts, countAsUsed } from '@/server/db/rows/shelf';
 import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
 import { copyTitle } from './copy-title';
@@ -156,6 +158,9 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
   const stop = given.plan.cautions.find((caution) => caution.severity === 'stop');
   if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
   const id = await database.write(async (tx) => {
+    const shelf = await listProducts(tx, studioId);
+    const { priceMinor } = checkShelf(given.plan, plan.layerProductIds, shelf, [], new Map(), null);
+    await countAsUsed(tx, studioId, gramsByProduct(given.plan.doses, plan.layerProductIds));
     const setId = await startSetRow(
       tx,
       studioId,
@@ -168,6 +173,7 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
         forecast: given.plan,
         modelVersion: MODEL_VERSION,
         dryingBelief: given.drying.belief,
+        costMinor: priceMinor === null ? null : Math.round(priceMinor),
         sections: given.sections.map(({ number, zone, side, areaCm2, hairCount, installMin }) => ({
           number,
           zone,

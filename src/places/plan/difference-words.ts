@@ -1,5 +1,3 @@
-import { prepWorkMin } from '@/core/plan/forecast';
-import type { StartStateId } from '@/core/coefficients/start-states';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { formatDiameter, formatHours, formatIndex, formatMinutes, type UnitSystem } from '@/ui/format';
 
@@ -27,13 +25,10 @@ const SMALLEST = {
 } as const;
 
 /** What a plan is compared by. */
-export const comparedPlan = (
-  { drying, handsOn, result, daysPresentable }: PlanFile,
-  startState: StartStateId,
-): Compared => ({
+export const comparedPlan = ({ drying, handsOn, result, daysPresentable }: PlanFile): Compared => ({
   chance: drying.chanceDryAtWearBy,
   dryH: drying.dryAfterH.p50,
-  workMin: prepWorkMin(startState) + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
+  workMin: handsOn.prepMin + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
   definition: result.definition.p50,
   days: daysPresentable.p50,
   stretch: result.stretch,

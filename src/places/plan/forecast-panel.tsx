@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
 import { productRoles, type RoleId } from '@/core/products';
@@ -48,6 +48,8 @@ export interface ForecastPanelProps {
   readonly isWorking: boolean;
   readonly refining: Refining | null;
   readonly onStop: () => void;
+  /** What the plan takes from the shelf. */
+  readonly shelf: ReactNode;
 }
 
 /** One figure of the panel: what it says, and its range. */
@@ -164,6 +166,7 @@ export function ForecastPanel(props: ForecastPanelProps) {
           return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
         })}
       </dl>
+      {props.shelf}
       <WhyList title="Why this definition" why={whyOf(plan, 'definition')} most={MOST_REASONS} />
       <WhyList title="Why this many days" why={whyOf(plan, 'days')} most={MOST_REASONS} />
       <Waiting plan={plan} onAsk={setAsked} />

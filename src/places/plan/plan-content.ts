@@ -35,6 +35,10 @@ export interface ShelfProduct {
   readonly weight: number | null;
   readonly hasProtein: boolean;
   readonly leftG: number | null;
+  readonly usedSinceG: number;
+  readonly sizeG: number | null;
+  readonly priceMinor: number | null;
+  readonly useBy: string | null;
 }
 
 /** A size of tool as the plan desk offers it. */
@@ -49,8 +53,7 @@ export interface ShelfTool {
 
 /** The tools of the shelf that a technique, or its ends, can take. */
 export const toolsFor = (shelf: readonly ShelfTool[], kind: ToolKindId | null): readonly ShelfTool[] =>
-  // Ends go on any small rod of the drawer.
-  shelf.filter((tool) => tool.kind === (kind === 'end-rod' ? 'rod' : kind));
+  kind === null ? [] : shelf.filter((tool) => tool.kind === toolKinds[kind].keptAs);
 
 /** The kind of tool that a set takes, by technique and ends. */
 export const toolKindOfSet = (set: DraftSet): ToolKindId | null => {

@@ -23,6 +23,8 @@ import { PlanChoices } from './choices/plan-choices';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import type { SectionState } from '@/ui/crown-map/section-state';
+import { checkShelf } from '@/core/shelf/shelf-check';
+import { FromTheShelf } from './from-the-shelf';
 import { comparedPlan } from './difference-words';
 import { ForecastPanel } from './forecast-panel';
 import {
@@ -55,6 +57,8 @@ export interface PlanDeskProps {
   readonly hasNewerMeasurement: boolean;
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
+  readonly reserved: readonly (readonly [string, number])[];
+  readonly currency: string;
   readonly handUnits: WeighedUnits;
   readonly timeZone: string;
   readonly first: Checked<AnsweredView>;
@@ -244,7 +248,7 @@ export function PlanDesk(props: PlanDeskProps) {
         <FitDialog
           brief={brief}
           tools={props.tools}
-          now={plan && comparedPlan(plan, brief.set.startState ?? 'damp')}
+          now={plan && comparedPlan(plan)}
           onTake={(option) => {
             changeBrief(withOption(brief, option));
             setFitting(false);
@@ -361,6 +365,20 @@ export function PlanDesk(props: PlanDeskProps) {
             isWorking={live.isWorking}
             refining={live.refining}
             onStop={live.stop}
+            shelf={
+              <FromTheShelf
+                check={checkShelf(
+                  live.answer.view.plan,
+                  content.layerProductIds,
+                  props.products,
+                  props.tools,
+                  new Map(props.reserved),
+                  brief.wearBy?.slice(0, 10) ?? null,
+                )}
+                sections={live.answer.view.plan.sections.length}
+                currency={props.currency}
+              />
+            }
           />
         ) : (
           <p>The forecast appears once the plan adds up. What is missing is said above.</p>

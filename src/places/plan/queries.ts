@@ -1,10 +1,13 @@
 import 'server-only';
+import { readBrief } from '@/core/formats/read-brief';
 import { answerView } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
 import { findHead, listHeads } from '@/server/db/rows/heads';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
 import { listSets } from '@/server/db/rows/sets';
 import { listProducts, listTools } from '@/server/db/rows/shelf';
+import { reservedFor } from '@/core/shelf/reserved';
+import { bookedPlans } from '../shelf/queries';
 
 /** No more drafts than this are put beside each other. */
 const MOST_BESIDE = 3;
@@ -16,12 +19,20 @@ export const loadPlan = (id: string) =>
     const plan = await findPlan(database.db, studioId, id);
     const head = plan && (await findHead(database.db, studioId, plan.headId));
     if (!plan || !head) return null;
+    const read = readBrief(plan.brief);
     return {
       plan,
       head,
       hasNewerMeasurement: head.measurement.id !== plan.measurementId,
       products: await listProducts(database.db, studioId),
       tools: await listTools(database.db, studioId),
+      reserved: [
+        ...reservedFor(
+          { id, readyMs: read.ok ? read.value.wearByMs : null },
+          await bookedPlans(database.db, studioId),
+        ),
+      ],
+      currency: actor.studio.currency,
       handUnits: actor.studio.handUnits,
       timeZone: actor.studio.timeZone,
       first: answerView(plan.brief),

@@ -5,6 +5,7 @@ import { withBelief } from '@/core/plan/forecast-view';
 import { chancesAt, dryingNow } from '@/core/plan/drying-now';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { query } from '@/server/action';
+import { bookedShortages } from '../shelf/queries';
 import { listHeads } from '@/server/db/rows/heads';
 import { listOpenPlans } from '@/server/db/rows/plans';
 import { findSet, listSets } from '@/server/db/rows/sets';
@@ -61,6 +62,7 @@ export const loadToday = () =>
         .filter((plan) => plan.status === 'chosen')
         .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity)),
       drafts: plans.filter((plan) => plan.status === 'draft'),
+      short: await bookedShortages(database.db, studioId, actor.studio.timeZone),
       hasHeads: (await listHeads(database.db, studioId)).length > 0,
     };
   });

@@ -7,6 +7,7 @@ import { AskHow } from '@/ui/how-we-know/ask';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
 import { wholeSetLabel } from '../plan/plan-content';
+import { Shortages } from '../shelf/shortages';
 import { wornDay } from '../wear/worn-day';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
@@ -39,6 +40,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
           }
         />
       )}
+      <Shortages booked={today.short} timeZone={timeZone} />
       <div className={styles.parts}>
         {setting.length > 0 && (
           <Part title="In the chair">

@@ -7,6 +7,7 @@ import {
   drynessChecks,
   headMeasurements,
   heads,
+  mixes,
   outcomes,
   plans,
   products,
@@ -24,6 +25,7 @@ const TABLES = {
   heads,
   headMeasurements,
   zoneMeasurements,
+  mixes,
   products,
   tools,
   plans,
@@ -68,6 +70,7 @@ export const studioArchive = z
       name: z.string().min(1),
       timeZone: z.string().min(1),
       handUnits: z.record(z.string(), z.number()),
+      currency: z.string().length(3).default('EUR'),
     }),
     tables: z.strictObject(
       Object.fromEntries(TABLE_NAMES.map((name) => [name, z.array(rowSchema(TABLES[name]))])) as Record<
@@ -102,6 +105,7 @@ export async function exportStudio(reader: Reader, studioId: string): Promise<St
       name: studio.name,
       timeZone: studio.timeZone,
       handUnits: studio.handUnits as Record<string, number>,
+      currency: studio.currency,
     },
     tables,
   };
@@ -113,13 +117,13 @@ export function readArchive(raw: unknown): Checked<StudioArchive> {
   return parsed.success ? { ok: true, value: parsed.data } : { ok: false, errors: fieldErrors(parsed.error) };
 }
 
-/** Rows a statement takes: 13 columns stay well below SQLite's parameter limit. */
+/** Rows a statement takes: 21 columns stay well below SQLite's parameter limit. */
 const ROWS_A_STATEMENT = 200;
 
 /** Fills a studio that has nothing yet from an archive, in one transaction. */
 export async function importStudio(tx: Tx, studioId: string, archive: StudioArchive): Promise<void> {
-  const { name, timeZone, handUnits } = archive.studio;
-  await tx.update(studios).set({ name, timeZone, handUnits }).where(eq(studios.id, studioId));
+  const { name, timeZone, handUnits, currency } = archive.studio;
+  await tx.update(studios).set({ name, timeZone, handUnits, currency }).where(eq(studios.id, studioId));
   for (const table of TABLE_NAMES) {
     const rows = archive.tables[table];
     for (let from = 0; from < rows.length; from += ROWS_A_STATEMENT) {

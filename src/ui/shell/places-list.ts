@@ -5,4 +5,5 @@ export const PLACES = [
   { href: '/plan', label: 'Plan', icon: 'plan' },
   { href: '/chair', label: 'Chair', icon: 'chair' },
   { href: '/wear', label: 'Wear', icon: 'wear' },
+  { href: '/shelf', label: 'Shelf', icon: 'shelf' },
 ] as const;

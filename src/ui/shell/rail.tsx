@@ -2,12 +2,19 @@
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { ChairIcon, HeadsIcon, MarkIcon, MoonIcon, PlanIcon, TodayIcon, WearIcon } from '../icons';
+import { ChairIcon, HeadsIcon, MarkIcon, MoonIcon, PlanIcon, ShelfIcon, TodayIcon, WearIcon } from '../icons';
 import { useUnits } from '../units-context';
 import { PLACES } from './places-list';
 import styles from './rail.module.css';
 
-const ICONS = { today: TodayIcon, heads: HeadsIcon, plan: PlanIcon, chair: ChairIcon, wear: WearIcon };
+const ICONS = {
+  today: TodayIcon,
+  heads: HeadsIcon,
+  plan: PlanIcon,
+  chair: ChairIcon,
+  wear: WearIcon,
+  shelf: ShelfIcon,
+};
 
 /** Navigation: a rail beside the work, a bar under it on a phone. */
 export function Rail() {

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { StartStateId } from '@/core/coefficients/start-states';
 import { formatDay, formatDays } from '@/ui/format';
 import { HeadThumb } from '@/ui/crown-map/head-thumb';
 import { LinkButton } from '@/ui/shell/link-button';
@@ -45,10 +44,7 @@ export function DraftsBeside({
   }));
   const rows = besideRows(compared, { products, tools, handUnits, units, timeZone });
   const shown = isAll || drafts.length < 2 ? rows : rows.filter(isDifferent);
-  const figures = compared.map(
-    ({ content, answer }) =>
-      answer && comparedPlan(answer.view.plan, (content.brief.set.startState ?? 'damp') as StartStateId),
-  );
+  const figures = compared.map(({ answer }) => answer && comparedPlan(answer.view.plan));
   const done = async (
     work: Promise<{ ok: true } | { ok: false; errors: readonly { message: string }[] }>,
   ): Promise<boolean> => {

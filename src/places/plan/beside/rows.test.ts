@@ -81,9 +81,9 @@ describe('a difference in words', () => {
 
   it('compares what a plan says of itself', () => {
     const draft = draftOf();
-    const own = comparedPlan(draft.answer!.view.plan, 'damp');
+    const own = comparedPlan(draft.answer!.view.plan);
     expect(differenceWords(own, own, 'metric')).toEqual([]);
-    const stretched = comparedPlan(draft.answer!.view.plan, 'stretched-dry');
+    const stretched = comparedPlan(draftOf({ set: { startState: 'stretched-dry' } }).answer!.view.plan);
     expect(stretched.workMin).toBeGreaterThan(own.workMin);
   });
 });

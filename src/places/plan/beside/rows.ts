@@ -1,5 +1,4 @@
 import { techniqueOf } from '@/core/techniques';
-import type { StartStateId } from '@/core/coefficients/start-states';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import {
@@ -72,12 +71,12 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
 }
 
 /** What comes of a draft, figure by figure. */
-function figuresOf({ content, answer }: ComparedDraft, { units, timeZone }: RowContext) {
+function figuresOf({ answer }: ComparedDraft, { units, timeZone }: RowContext) {
   if (!answer) return [];
   const { view } = answer;
   const { plan } = view;
   const { dryAfterH, chanceDryAtWearBy } = plan.drying;
-  const compared = comparedPlan(plan, (content.brief.set.startState ?? 'damp') as StartStateId);
+  const compared = comparedPlan(plan);
   const installed = view.blocks.find((block) => block.step === 'install')?.endMs;
   const begins = view.blocks[0]?.startMs;
   const clock = (ms: number) => `${formatDay(ms, timeZone)}, ${formatAboutClock(ms, timeZone)}`;

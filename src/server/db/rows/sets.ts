@@ -37,6 +37,8 @@ export interface SetListing {
   readonly endedAtMs: number | null;
   /** Last day it was still good; null while it is worn. */
   readonly lastGoodDay: number | null;
+  /** Price of its products when it was begun, minor units; null where none was known. */
+  readonly costMinor: number | null;
 }
 
 /** A set with everything that happened to it. */
@@ -65,6 +67,7 @@ const listing = {
   takenDownAtMs: sets.takenDownAtMs,
   endedAtMs: sets.endedAtMs,
   lastGoodDay: outcomes.lastGoodDay,
+  costMinor: sets.costMinor,
 };
 
 /** Sets by where they stand: in the chair or drying, being worn, or over. Newest first. */
@@ -169,6 +172,7 @@ export async function startSet(
     forecast: PlanFile;
     modelVersion: string;
     dryingBelief: RateBelief | null;
+    costMinor: number | null;
     sections: readonly SetSection[];
   },
   startedAtMs: number,

@@ -1,23 +1,38 @@
-import { asc, eq } from 'drizzle-orm';
-import type { Reader } from '../client';
-import { products, tools } from '../schema';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { leftNowG } from '@/core/shelf/stock';
+import { AppError } from '../../errors';
+import type { Reader, Tx } from '../client';
+import { newId } from '../id';
+import { mixes, products, tools } from '../schema';
 
 export type Product = Omit<typeof products.$inferSelect, 'studioId'>;
 export type Tool = Omit<typeof tools.$inferSelect, 'studioId'>;
+export type Mix = Omit<typeof mixes.$inferSelect, 'studioId'>;
+
+/** What a stylist writes of a product; what it weighs is kept by weighing. */
+export type ProductCard = Pick<
+  Product,
+  | 'name'
+  | 'role'
+  | 'waterShare'
+  | 'hold'
+  | 'weight'
+  | 'hasProtein'
+  | 'sizeG'
+  | 'priceMinor'
+  | 'emptyG'
+  | 'openedOn'
+  | 'useBy'
+  | 'notes'
+  | 'ingredients'
+>;
+export type ToolCard = Omit<Tool, 'id' | 'revision'>;
+export type MixCard = Omit<Mix, 'id' | 'revision'>;
 
 /** Products of a studio, by role and name. */
 export const listProducts = (reader: Reader, studioId: string): Promise<Product[]> =>
   reader
-    .select({
-      id: products.id,
-      name: products.name,
-      role: products.role,
-      waterShare: products.waterShare,
-      hold: products.hold,
-      weight: products.weight,
-      hasProtein: products.hasProtein,
-      leftG: products.leftG,
-    })
+    .select()
     .from(products)
     .where(eq(products.studioId, studioId))
     .orderBy(asc(products.role), asc(products.name));
@@ -25,14 +40,227 @@ export const listProducts = (reader: Reader, studioId: string): Promise<Product[
 /** Tools of a studio, by kind, smallest first. */
 export const listTools = (reader: Reader, studioId: string): Promise<Tool[]> =>
   reader
-    .select({
-      id: tools.id,
-      kind: tools.kind,
-      diameterMm: tools.diameterMm,
-      workingLengthMm: tools.workingLengthMm,
-      owned: tools.owned,
-      swatch: tools.swatch,
-    })
+    .select()
     .from(tools)
     .where(eq(tools.studioId, studioId))
     .orderBy(asc(tools.kind), asc(tools.diameterMm));
+
+/** Recipes of a studio, by name. */
+export const listMixes = (reader: Reader, studioId: string): Promise<Mix[]> =>
+  reader.select().from(mixes).where(eq(mixes.studioId, studioId)).orderBy(asc(mixes.name));
+
+type ShelfTable = typeof products | typeof tools | typeof mixes;
+
+const own = (table: ShelfTable, studioId: string, id: string) =>
+  and(eq(table.studioId, studioId), eq(table.id, id));
+
+async function revisionOf(reader: Reader, table: ShelfTable, studioId: string, id: string): Promise<number> {
+  const [row] = await reader
+    .select({ revision: table.revision })
+    .from(table)
+    .where(own(table, studioId, id));
+  if (!row) throw new AppError('not-found');
+  return row.revision;
+}
+
+/** @throws AppError conflict when another tab saved since; not-found */
+async function nextRevision(tx: Tx, table: ShelfTable, studioId: string, id: string, revision: number) {
+  if ((await revisionOf(tx, table, studioId, id)) !== revision) throw new AppError('conflict');
+  return revision + 1;
+}
+
+/** One product, or null. */
+export const findProduct = async (reader: Reader, studioId: string, id: string): Promise<Product | null> =>
+  (
+    await reader
+      .select()
+      .from(products)
+      .where(own(products, studioId, id))
+  )[0] ?? null;
+
+/** One tool, or null. */
+export const findTool = async (reader: Reader, studioId: string, id: string): Promise<Tool | null> =>
+  (
+    await reader
+      .select()
+      .from(tools)
+      .where(own(tools, studioId, id))
+  )[0] ?? null;
+
+/** One recipe, or null. */
+export const findMix = async (reader: Reader, studioId: string, id: string): Promise<Mix | null> =>
+  (
+    await reader
+      .select()
+      .from(mixes)
+      .where(own(mixes, studioId, id))
+  )[0] ?? null;
+
+/** A row to save: null makes a new one, an id changes the revision the writer saw. */
+export interface Saved {
+  readonly id: string | null;
+  readonly revision: number;
+}
+
+/** Puts a product on the shelf or changes what is written of it. */
+export async function saveProduct(
+  tx: Tx,
+  studioId: string,
+  { id, revision }: Saved,
+  card: ProductCard,
+  nowMs: number,
+): Promise<string> {
+  if (id === null) {
+    const made = newId(nowMs);
+    await tx.insert(products).values({ id: made, studioId, ...card });
+    return made;
+  }
+  const next = await nextRevision(tx, products, studioId, id, revision);
+  await tx
+    .update(products)
+    .set({ ...card, revision: next })
+    .where(own(products, studioId, id));
+  return id;
+}
+
+/** Puts a size of tool in the drawer or changes it. */
+export async function saveTool(
+  tx: Tx,
+  studioId: string,
+  { id, revision }: Saved,
+  card: ToolCard,
+  nowMs: number,
+): Promise<string> {
+  if (id === null) {
+    const made = newId(nowMs);
+    await tx.insert(tools).values({ id: made, studioId, ...card });
+    return made;
+  }
+  const next = await nextRevision(tx, tools, studioId, id, revision);
+  await tx
+    .update(tools)
+    .set({ ...card, revision: next })
+    .where(own(tools, studioId, id));
+  return id;
+}
+
+/** Keeps a recipe. */
+export async function saveMix(
+  tx: Tx,
+  studioId: string,
+  { id, revision }: Saved,
+  card: MixCard,
+  nowMs: number,
+): Promise<string> {
+  if (id === null) {
+    const made = newId(nowMs);
+    await tx.insert(mixes).values({ id: made, studioId, ...card, revision: 1 });
+    return made;
+  }
+  const next = await nextRevision(tx, mixes, studioId, id, revision);
+  await tx
+    .update(mixes)
+    .set({ ...card, revision: next })
+    .where(own(mixes, studioId, id));
+  return id;
+}
+
+const TABLES = { product: products, tool: tools, mix: mixes } as const;
+export type ShelfKind = keyof typeof TABLES;
+
+/** Takes something off the shelf. Plans that named it keep its role. */
+export const takeOff = async (tx: Tx, studioId: string, kind: ShelfKind, id: string): Promise<void> => {
+  await tx.delete(TABLES[kind]).where(own(TABLES[kind], studioId, id));
+};
+
+/**
+ * Keeps a weighing: what is left, from now on.
+ *
+ * @throws AppError not-found
+ */
+export async function weighProduct(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  weighed: { readonly leftG: number; readonly emptyG: number | null },
+  nowMs: number,
+): Promise<void> {
+  const revision = await revisionOf(tx, products, studioId, id);
+  await tx
+    .update(products)
+    .set({
+      leftG: weighed.leftG,
+      ...(weighed.emptyG === null ? {} : { emptyG: weighed.emptyG }),
+      usedSinceG: 0,
+      weighedAtMs: nowMs,
+      revision: revision + 1,
+    })
+    .where(own(products, studioId, id));
+}
+
+/** Counts grams as taken out of products, by id. What is no longer on the shelf is passed over. */
+export async function countAsUsed(
+  tx: Tx,
+  studioId: string,
+  grams: ReadonlyMap<string, number>,
+): Promise<void> {
+  for (const [id, usedG] of grams) {
+    await tx
+      .update(products)
+      .set({ usedSinceG: sql`${products.usedSinceG} + ${usedG}` })
+      .where(own(products, studioId, id));
+  }
+}
+
+/**
+ * Puts a freshly made batch on the shelf and counts its ingredients as used. What was left of an older batch
+ * of the same recipe is gone with it.
+ *
+ * @throws AppError invalid when an ingredient is not there, or too little of it
+ */
+export async function makeBatch(
+  tx: Tx,
+  studioId: string,
+  mix: Mix,
+  batch: {
+    readonly takes: readonly { readonly productId: string; readonly grams: number }[];
+    readonly card: ProductCard;
+    readonly batchG: number;
+  },
+  nowMs: number,
+): Promise<string> {
+  const shelf = await listProducts(tx, studioId);
+  const errors = batch.takes.flatMap(({ productId, grams }) => {
+    const product = shelf.find((one) => one.id === productId);
+    if (!product)
+      return [{ path: 'parts', message: 'an ingredient is no longer on the shelf; change the recipe' }];
+    const left = leftNowG(product);
+    return left !== null && left < grams
+      ? [
+          {
+            path: 'batchG',
+            message: `${product.name}: ${Math.round(grams)} g are needed and about ${Math.round(left)} g are left; make a smaller batch`,
+          },
+        ]
+      : [];
+  });
+  if (errors.length > 0) throw new AppError('invalid', errors);
+  await countAsUsed(tx, studioId, new Map(batch.takes.map(({ productId, grams }) => [productId, grams])));
+  const before = shelf.find((product) => product.mixId === mix.id);
+  const id = before?.id ?? newId(nowMs);
+  const row = {
+    ...batch.card,
+    mixId: mix.id,
+    leftG: batch.batchG,
+    usedSinceG: 0,
+    weighedAtMs: nowMs,
+    revision: (before?.revision ?? 0) + 1,
+  };
+  if (before)
+    await tx
+      .update(products)
+      .set(row)
+      .where(own(products, studioId, id));
+  else await tx.insert(products).values({ id, studioId, ...row });
+  return id;
+}

@@ -16,7 +16,7 @@ export async function createStudio(
   studio: Pick<Studio, 'name' | 'timeZone'>,
   nowMs: number,
 ): Promise<Studio> {
-  const row = { id: newId(nowMs), createdAtMs: nowMs, handUnits: {}, ...studio };
+  const row = { id: newId(nowMs), createdAtMs: nowMs, handUnits: {}, currency: 'EUR', ...studio };
   await tx.insert(studios).values(row);
   return row;
 }
@@ -24,6 +24,11 @@ export async function createStudio(
 /** Keeps what a stylist weighed: grams of one pump, dime or teaspoon. */
 export const saveHandUnits = async (tx: Tx, studioId: string, handUnits: WeighedUnits): Promise<void> => {
   await tx.update(studios).set({ handUnits }).where(eq(studios.id, studioId));
+};
+
+/** Keeps which money prices are in. */
+export const saveCurrency = async (tx: Tx, studioId: string, currency: string): Promise<void> => {
+  await tx.update(studios).set({ currency }).where(eq(studios.id, studioId));
 };
 
 /** Whether the database answers. */

@@ -1,5 +1,6 @@
 export * from './head-measurements';
 export * from './heads';
+export * from './mixes';
 export * from './plans';
 export * from './products';
 export * from './sets';

@@ -1,4 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { mixes } from './mixes';
 import { ofStudio } from './studios';
 
 /** A set product on the shelf. */
@@ -13,7 +14,24 @@ export const products = sqliteTable(
     hold: real('hold'),
     weight: real('weight'),
     hasProtein: integer('has_protein', { mode: 'boolean' }).notNull().default(false),
+    /** Left at the last weighing. */
     leftG: real('left_g'),
+    /** Planned doses of the sets begun since that weighing. */
+    usedSinceG: real('used_since_g').notNull().default(0),
+    weighedAtMs: integer('weighed_at_ms'),
+    /** The tub or bottle with nothing in it. */
+    emptyG: real('empty_g'),
+    sizeG: real('size_g'),
+    /** Price of a full one in the studio's money, minor units. */
+    priceMinor: integer('price_minor'),
+    /** ISO dates of the studio's calendar. */
+    openedOn: text('opened_on'),
+    useBy: text('use_by'),
+    notes: text('notes').notNull().default(''),
+    ingredients: text('ingredients').notNull().default(''),
+    /** The recipe it was mixed by; null for what was bought. */
+    mixId: text('mix_id').references(() => mixes.id, { onDelete: 'set null' }),
+    revision: integer('revision').notNull().default(1),
   },
   (table) => [index('products_by_studio').on(table.studioId, table.role)],
 );

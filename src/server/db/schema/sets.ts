@@ -26,6 +26,8 @@ export const sets = sqliteTable(
     modelVersion: text('model_version').notNull(),
     /** Belief in the drying rate of this head as it was forecast: the drying watch starts from it. */
     dryingBelief: text('drying_belief', { mode: 'json' }).$type<RateBelief>(),
+    /** Price of the products planned for it, as prices were then, minor units; null where none was known. */
+    costMinor: integer('cost_minor'),
     startedAtMs: integer('started_at_ms').notNull(),
     installedAtMs: integer('installed_at_ms'),
     takenDownAtMs: integer('taken_down_at_ms'),

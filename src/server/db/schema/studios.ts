@@ -8,6 +8,8 @@ export const studios = sqliteTable('studios', {
   timeZone: text('time_zone').notNull(),
   /** Grams of one pump, dime or teaspoon as weighed here; units left out are as usual. */
   handUnits: text('hand_units', { mode: 'json' }).$type<WeighedUnits>().notNull().default({}),
+  /** ISO 4217 code of the money that prices are in. */
+  currency: text('currency').notNull().default('EUR'),
   createdAtMs: integer('created_at_ms').notNull(),
 });
 

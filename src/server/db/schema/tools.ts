@@ -12,6 +12,7 @@ export const tools = sqliteTable(
     workingLengthMm: real('working_length_mm').notNull(),
     owned: integer('owned').notNull(),
     swatch: text('swatch').notNull(),
+    revision: integer('revision').notNull().default(1),
   },
   (table) => [index('tools_by_studio').on(table.studioId, table.kind, table.diameterMm)],
 );

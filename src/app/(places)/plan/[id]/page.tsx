@@ -26,6 +26,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       hasNewerMeasurement={loaded.hasNewerMeasurement}
       products={loaded.products}
       tools={loaded.tools}
+      reserved={loaded.reserved}
+      currency={loaded.currency}
       handUnits={loaded.handUnits}
       timeZone={loaded.timeZone}
       first={loaded.first}

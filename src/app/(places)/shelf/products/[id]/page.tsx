@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { ProductForm } from '@/places/shelf/product-form';
+import { loadCurrency, loadProduct } from '@/places/shelf/queries';
+import { Page as Sheet } from '@/ui/shell/page';
+
+export const metadata: Metadata = { title: 'Product' };
+
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  if (id === 'new') {
+    return (
+      <Sheet title="New product" lead="Only a name is needed; the rest sharpens the forecast.">
+        <ProductForm product={null} currency={await loadCurrency()} />
+      </Sheet>
+    );
+  }
+  const loaded = await loadProduct(id);
+  if (!loaded) notFound();
+  return (
+    <Sheet title={loaded.product.name}>
+      <ProductForm {...loaded} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,20 @@
+/** What is known of the amount in a tub: the last weighing, and what sets took since. */
+export interface Stock {
+  /** Left at the last weighing, g; null when it was never weighed. */
+  readonly leftG: number | null;
+  /** Planned doses of the sets begun since, g. */
+  readonly usedSinceG: number;
+}
+
+/** Left in a tub as far as is known, g; null when it was never weighed. */
+export const leftNowG = ({ leftG, usedSinceG }: Stock): number | null =>
+  leftG === null ? null : Math.max(0, leftG - usedSinceG);
+
+/** Price of one gram in minor units of money; null when price or size is not known. */
+export const minorPerG = ({
+  priceMinor,
+  sizeG,
+}: {
+  readonly priceMinor: number | null;
+  readonly sizeG: number | null;
+}): number | null => (priceMinor === null || !sizeG ? null : priceMinor / sizeG);

@@ -1,0 +1,115 @@
+import 'server-only';
+import { readBrief } from '@/core/formats/read-brief';
+import { answerView } from '@/core/plan/answer-view';
+import { reservedFor, type Booked } from '@/core/shelf/reserved';
+import { checkShelf } from '@/core/shelf/shelf-check';
+import { dateInZone } from '@/ui/format';
+import { query } from '@/server/action';
+import type { Reader } from '@/server/db/client';
+import { findMix, findProduct, findTool, listMixes, listProducts, listTools } from '@/server/db/rows/shelf';
+import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
+import { listSets } from '@/server/db/rows/sets';
+
+/** Sets whose price is shown. */
+const MOST_PRICED = 5;
+
+/** A booked plan with its head, for the words. */
+export interface BookedPlan extends Booked {
+  readonly title: string;
+  readonly headName: string;
+}
+
+/** Every booked plan with what it takes. Plans that no longer add up take nothing. */
+export async function bookedPlans(reader: Reader, studioId: string): Promise<BookedPlan[]> {
+  const chosen = (await listOpenPlans(reader, studioId)).filter((plan) => plan.status === 'chosen');
+  const found = await Promise.all(
+    chosen.map(async ({ id, title, headName, brief }) => {
+      const answer = answerView(brief);
+      const plan = await findPlan(reader, studioId, id);
+      const read = readBrief(brief);
+      if (!answer.ok || !read.ok || !plan) return null;
+      return {
+        id,
+        title,
+        headName,
+        readyMs: read.value.wearByMs,
+        needs: answer.value.view.plan,
+        layerProductIds: plan.layerProductIds,
+      };
+    }),
+  );
+  return found
+    .filter((plan) => plan !== null)
+    .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity));
+}
+
+/** What booked plans will find missing, in the order they are due. */
+export async function bookedShortages(reader: Reader, studioId: string, timeZone: string) {
+  const [booked, products, tools] = await Promise.all([
+    bookedPlans(reader, studioId),
+    listProducts(reader, studioId),
+    listTools(reader, studioId),
+  ]);
+  return booked.map((plan) => ({
+    id: plan.id,
+    title: plan.title,
+    headName: plan.headName,
+    readyMs: plan.readyMs,
+    sections: plan.needs.sections.length,
+    check: checkShelf(
+      plan.needs,
+      plan.layerProductIds,
+      products,
+      tools,
+      reservedFor(plan, booked),
+      plan.readyMs === null ? null : dateInZone(plan.readyMs, timeZone),
+    ),
+  }));
+}
+
+/** The whole shelf, with what is spoken for. */
+export const loadShelf = () =>
+  query(async ({ actor, database, nowMs }) => {
+    const { studio } = actor;
+    const booked = await bookedShortages(database.db, studio.id, studio.timeZone);
+    const priced = (await listSets(database.db, studio.id, 'all')).filter((set) => set.costMinor !== null);
+    return {
+      products: await listProducts(database.db, studio.id),
+      tools: await listTools(database.db, studio.id),
+      mixes: await listMixes(database.db, studio.id),
+      booked,
+      priced: priced.slice(0, MOST_PRICED).map(({ id, title, headName, startedAtMs, costMinor }) => ({
+        id,
+        title,
+        headName,
+        startedAtMs,
+        costMinor: costMinor ?? 0,
+      })),
+      currency: studio.currency,
+      today: dateInZone(nowMs, studio.timeZone),
+      timeZone: studio.timeZone,
+    };
+  });
+
+/** One product for its form, or null. */
+export const loadProduct = (id: string) =>
+  query(async ({ actor, database }) => {
+    const product = await findProduct(database.db, actor.studio.id, id);
+    return product && { product, currency: actor.studio.currency };
+  });
+
+/** What a form of a new product must know. */
+export const loadCurrency = () => query(({ actor }) => Promise.resolve(actor.studio.currency));
+
+/** One tool for its form, or null. */
+export const loadTool = (id: string) =>
+  query(({ actor, database }) => findTool(database.db, actor.studio.id, id));
+
+/** One recipe, or null where it is gone; and what can go into it. */
+export const loadMix = (id: string | null) =>
+  query(async ({ actor, database }) => {
+    const mix = id === null ? null : await findMix(database.db, actor.studio.id, id);
+    if (id !== null && !mix) return null;
+    const products = await listProducts(database.db, actor.studio.id);
+    return { mix, products: products.filter((product) => product.mixId === null || product.mixId !== id) };
+  });

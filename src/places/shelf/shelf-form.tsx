@@ -1,0 +1,53 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
+import { useState, type FormEventHandler, type ReactNode } from 'react';
+import { LinkButton } from '@/ui/shell/link-button';
+import { takeOff } from './actions';
+import styles from './shelf-form.module.css';
+
+/** The frame of every form of the shelf: what is wrong, the fields, keep, leave, and take off the shelf. */
+export function ShelfForm({
+  kind,
+  id,
+  keep,
+  problem,
+  busy,
+  onSubmit,
+  children,
+}: {
+  kind: 'product' | 'tool' | 'mix';
+  /** Null while it is new. */
+  id: string | null;
+  keep: string;
+  problem: string | null;
+  busy: boolean;
+  onSubmit: FormEventHandler;
+  children: ReactNode;
+}) {
+  const router = useRouter();
+  const [isSure, setSure] = useState(false);
+  const remove = async () => {
+    if (!isSure || id === null) return setSure(true);
+    const answer = await takeOff({ kind, id });
+    if (answer.ok) router.push('/shelf');
+  };
+  return (
+    <form onSubmit={onSubmit} noValidate className={styles.form}>
+      {problem && <Alert severity="warning">{problem}.</Alert>}
+      {children}
+      <footer className={styles.footer}>
+        <Button type="submit" variant="contained" disabled={busy}>
+          {keep}
+        </Button>
+        <LinkButton href="/shelf">Leave</LinkButton>
+        {id !== null && (
+          <Button color="error" onClick={() => void remove()}>
+            {isSure ? 'Yes, take it off the shelf' : 'Take it off the shelf'}
+          </Button>
+        )}
+      </footer>
+    </form>
+  );
+}

@@ -1,0 +1,6 @@
+import type { loadShelf } from './queries';
+
+export type Shelf = Awaited<ReturnType<typeof loadShelf>>;
+export type Product = Shelf['products'][number];
+export type Tool = Shelf['tools'][number];
+export type Mix = Shelf['mixes'][number];

@@ -1,0 +1,66 @@
+'use client';
+import { Controller, useWatch } from 'react-hook-form';
+import { DRAWER_KIND_IDS, toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
+import type { Tool } from './shelf-types';
+import { FormField } from '@/ui/fields/form-field';
+import { SelectField } from '@/ui/fields/select-field';
+import { saveTool } from './actions';
+import { ShelfForm } from './shelf-form';
+import { toolForm, type ToolFormValues } from './shelf-input';
+import { useShelfForm } from './use-shelf-form';
+import styles from './shelf-form.module.css';
+
+const NEW_SWATCH = '#8a5a9c';
+
+const valuesOf = (tool: Tool | null): ToolFormValues => ({
+  kind: (tool?.kind ?? DRAWER_KIND_IDS[0]) as ToolKindId,
+  diameterMm: tool ? String(tool.diameterMm) : '',
+  workingLengthMm: tool ? String(tool.workingLengthMm) : '',
+  owned: tool ? String(tool.owned) : '',
+  swatch: tool?.swatch ?? NEW_SWATCH,
+});
+
+/** The form of one size of tool. */
+export function ToolForm({ tool }: { tool: Tool | null }) {
+  const { id = null, revision = 0 } = tool ?? {};
+  const { form, submit, problem, busy } = useShelfForm(toolForm, valuesOf(tool), (card) =>
+    saveTool({ id, revision, card }),
+  );
+  const { control } = form;
+  const kind = useWatch({ control, name: 'kind' });
+  return (
+    <ShelfForm kind="tool" id={id} keep="Keep this size" problem={problem} busy={busy} onSubmit={submit}>
+      <div className={styles.fields}>
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <SelectField
+              label="Kind"
+              value={field.value}
+              options={DRAWER_KIND_IDS.map((value) => ({ value, label: toolKinds[value].label }))}
+              onChange={field.onChange}
+            />
+          )}
+        />
+        <FormField
+          control={control}
+          name="diameterMm"
+          label="Diameter, mm"
+          decimal
+          hint="across the middle, with callipers"
+        />
+        <FormField
+          control={control}
+          name="workingLengthMm"
+          label={`${toolKinds[kind].lengthLabel}, mm`}
+          decimal
+          hint="what hair can lie on"
+        />
+        <FormField control={control} name="owned" label="How many" decimal />
+        <FormField control={control} name="swatch" label="Its colour in your drawer" type="color" />
+      </div>
+      <p className={styles.hint}>Wash and disinfect tools between clients as your local board requires.</p>
+    </ShelfForm>
+  );
+}
