@@ -6,6 +6,7 @@ import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { RunEvent } from '@/core/run/run-state';
 import { clamp } from '@/core/units/clamp';
 import type { DraftBrief } from '@/places/plan/plan-content';
+import { USUAL_PREP, USUAL_SLEEP } from '@/places/plan/usual-plan';
 import type { Database, Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
 import { createHead, findHead } from '@/server/db/rows/heads';
@@ -263,7 +264,7 @@ async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: 
       },
       products,
       drying: [
-        { method: 'bonnet', hours: 8 },
+        { method: 'bonnet', hours: 10 },
         { method: 'hood-warm', hours: 1 },
       ],
       pace: 1,
@@ -275,7 +276,7 @@ async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: 
   );
   const content = {
     title: 'Amara’s birthday set',
-    brief,
+    brief: { ...brief, prep: [...USUAL_PREP], sleep: USUAL_SLEEP },
     layerProductIds: products.map((key) => productIds[key]),
   };
   // What the desk would refuse must not get in by the back door either.

@@ -181,7 +181,7 @@ export const PRODUCTS = [
     waterShare: 0.9,
     hold: 4,
     weight: 2,
-    leftG: 31,
+    leftG: 24,
     sizeG: 350,
     priceMinor: 1120,
     emptyG: 48,

@@ -103,6 +103,11 @@ export const CloseIcon = (props: IconProps) => (
     <path d="m6 6 12 12M18 6 6 18" />
   </Icon>
 );
+export const GripIcon = (props: IconProps) => (
+  <Icon {...props}>
+    <path d="M9 6h0M15 6h0M9 12h0M15 12h0M9 18h0M15 18h0" strokeWidth="3" />
+  </Icon>
+);
 export const FlipIcon = (props: IconProps) => (
   <Icon {...props}>
     <path d="M7 4v14M7 4 4 7M7 4l3 3M17 20V6M17 20l-3-3M17 20l3-3" />

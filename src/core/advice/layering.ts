@@ -1,18 +1,18 @@
 import { productRoles, type RoleId } from '../products';
 import type { DoseVerdict } from '../products/dose';
-import { hasCondition, rolesOf, type Caution, type CautionContext } from './caution';
+import { hasCondition, rolesOf, type Caution, type CautionContext, type Severity } from './caution';
 
 const FINE_UM = 60;
 const HEAVY = 4;
 
-const weightOf = (layer: CautionContext['brief']['set']['layers'][number]) =>
-  layer.weight ?? productRoles[layer.role].weight;
+type Layers = CautionContext['brief']['set']['layers'];
+
+const weightOf = (layer: Layers[number]) => layer.weight ?? productRoles[layer.role].weight;
 const isHold = (role: RoleId) => productRoles[role].isHold;
 const isFine = (c: CautionContext) => c.brief.head.strandDiameterUm <= FINE_UM;
 
 /** The first heavy layer that a light foam goes over. */
-const heavyUnderFoam = (c: CautionContext) => {
-  const { layers } = c.brief.set;
+const heavyUnderFoam = (layers: Layers) => {
   const foam = layers.findIndex((layer) => layer.role === 'mousse' || layer.role === 'setting-lotion');
   return layers.find((layer, i) => i < foam && weightOf(layer) >= HEAVY);
 };
@@ -22,38 +22,60 @@ const dosed = (c: CautionContext, verdict: DoseVerdict) =>
 const named = (doses: ReturnType<typeof dosed>) =>
   doses.map(({ layer }) => productRoles[layer.role].label.toLowerCase()).join(' and ');
 
-/** Order, stacks and amounts of product. Both schools of leave-in, cream and oil pass; a sealant first does not. */
-export const LAYERING: readonly Caution[] = [
+/** Something wrong with an order of layers, told from the layers alone: it can be checked while one is moved. */
+export interface OrderRule {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly when: (layers: Layers) => boolean;
+  readonly text: (layers: Layers) => string;
+}
+
+/** Both schools of leave-in, cream and oil pass; a sealant first does not. */
+export const ORDER_RULES: readonly OrderRule[] = [
   {
     code: 'sealant-first',
     severity: 'warn',
-    shows: ['plan'],
-    when: (c) => {
-      const [first] = rolesOf(c);
-      return first !== undefined && productRoles[first].isSealant && rolesOf(c).length > 1;
-    },
-    text: (c) =>
-      `${productRoles[rolesOf(c)[0]!].label} first seals in whatever is, or is not, under it, and keeps the rest out. Leave-in goes on first; cream and oil may follow in either order.`,
+    when: ([first, ...rest]) => first !== undefined && productRoles[first.role].isSealant && rest.length > 0,
+    text: ([first]) =>
+      `${productRoles[first!.role].label} first seals in whatever is, or is not, under it, and keeps the rest out. Leave-in goes on first; cream and oil may follow in either order.`,
   },
   {
     code: 'water-over-sealant',
     severity: 'note',
-    shows: ['plan'],
-    when: (c) => {
-      const roles = rolesOf(c);
-      const sealed = roles.findIndex((role, i) => i > 0 && productRoles[role].isSealant && !isHold(role));
-      return sealed > 0 && roles.slice(sealed + 1).some((role) => role === 'leave-in' || role === 'water');
+    when: (layers) => {
+      const sealed = layers.findIndex(
+        ({ role }, i) => i > 0 && productRoles[role].isSealant && !isHold(role),
+      );
+      return (
+        sealed > 0 && layers.slice(sealed + 1).some(({ role }) => role === 'leave-in' || role === 'water')
+      );
     },
     text: () => 'Leave-in or water over a sealant beads up and does not sink in: put it under.',
   },
   {
     code: 'heavy-under-foam',
     severity: 'note',
-    shows: ['plan'],
-    when: (c) => heavyUnderFoam(c) !== undefined,
-    text: (c) =>
-      `${productRoles[heavyUnderFoam(c)!.role].label} under a light foam: the foam cannot grip and the set stays limp. Take one of them, or a gel on top.`,
+    when: (layers) => heavyUnderFoam(layers) !== undefined,
+    text: (layers) =>
+      `${productRoles[heavyUnderFoam(layers)!.role].label} under a light foam: the foam cannot grip and the set stays limp. Take one of them, or a gel on top.`,
   },
+];
+
+/** What is wrong with layers in this order, in words; nothing where it is fine. */
+export const orderProblems = (layers: Layers): string[] =>
+  ORDER_RULES.filter(({ when }) => when(layers)).map(({ text }) => text(layers));
+
+/** Order, stacks and amounts of product. */
+export const LAYERING: readonly Caution[] = [
+  ...ORDER_RULES.map(
+    ({ code, severity, when, text }): Caution => ({
+      code,
+      severity,
+      shows: ['plan'],
+      when: ({ brief }) => when(brief.set.layers),
+      text: ({ brief }) => text(brief.set.layers),
+    }),
+  ),
   {
     code: 'hold-and-butter-on-fine',
     severity: 'warn',

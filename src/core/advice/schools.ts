@@ -170,11 +170,23 @@ export const schoolQuestions = {
     label: 'What holds it',
     step: 'layers',
     schools: {
+      'cream-under-gel': {
+        label: 'Cream under gel',
+        line: 'The cream softens the cast; slower to dry.',
+        apply: (told) => {
+          const { set } = held(told, ['gel']);
+          const layers = set?.layers ?? [];
+          if (layers.some(isCream)) return { set: set! };
+          const top = at(layers, isHold);
+          return withLayers(told, [...layers.slice(0, top), { role: 'cream' }, ...layers.slice(top)]);
+        },
+        isOf: (told) => holds(told, 'gel') && layersOf(told).some(isCream),
+      },
       gel: {
         label: 'Gel',
         line: 'Lasts longest, casts hard.',
         apply: (told) => held(told, ['gel']),
-        isOf: (told) => holds(told, 'gel') && !layersOf(told).some(isCream),
+        isOf: (told) => holds(told, 'gel'),
       },
       foam: {
         label: 'Foam',
@@ -197,18 +209,6 @@ export const schoolQuestions = {
         line: 'Soft hold that seals, and dries sooner because it brings no water.',
         apply: (told) => held(told, ['pomade']),
         isOf: (told) => holds(told, 'pomade'),
-      },
-      'cream-under-gel': {
-        label: 'Cream under gel',
-        line: 'The cream softens the cast; slower to dry.',
-        apply: (told) => {
-          const { set } = held(told, ['gel']);
-          const layers = set?.layers ?? [];
-          if (layers.some(isCream)) return { set: set! };
-          const top = at(layers, isHold);
-          return withLayers(told, [...layers.slice(0, top), { role: 'cream' }, ...layers.slice(top)]);
-        },
-        isOf: (told) => holds(told, 'gel') && layersOf(told).some(isCream),
       },
     },
   },

@@ -5,6 +5,7 @@ import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { Quadrant } from '../parting/quadrant';
 import type { ScheduleBlock } from '../schedule/backward';
+import type { Sleep } from '../schedule/sleep';
 import type { HairInSet } from '../techniques/bundle';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
 import type { Forecast } from './forecast';
@@ -26,6 +27,8 @@ export interface ForecastView {
   readonly sureAfterH: number;
   readonly blocks: readonly ScheduleBlock[];
   readonly dryingWindowH: number | null;
+  /** Nights kept free of work, as far as they touch the blocks. */
+  readonly nights: readonly Sleep[];
   /** The section that fills its rod most; null without rods. */
   readonly fullestBundle: HairInSet | null;
 }
@@ -61,6 +64,7 @@ export function forecastView(forecast: Forecast): ForecastView {
     sureAfterH: forecast.drying.sureAfterH,
     blocks: forecast.schedule?.blocks ?? [],
     dryingWindowH: forecast.schedule?.dryingWindowH ?? null,
+    nights: forecast.schedule?.nights ?? [],
     fullestBundle: fullestBundle(forecast.sections),
   };
 }

@@ -1,5 +1,5 @@
 import { handsOn as handsOnTable } from '../coefficients/result';
-import { prepSteps } from '../coefficients/prep-steps';
+import { prepBySetting, prepSteps } from '../coefficients/prep-steps';
 import { startStates } from '../coefficients/start-states';
 import { nearlyDryAfterMin } from '../drying/loose-hair';
 import type { PrepPart } from '../schedule/backward';
@@ -19,12 +19,16 @@ export function prepParts(
     ? brief.prep.map(({ step, minutes }) => ({ part: step, minutes, handsOn: prepSteps[step].handsOn }))
     : [{ part: null, minutes: handsOnTable.value.prepMin, handsOn: true }];
   if (startStates[startState].straightened > 0.5)
-    steps.push({ part: 'blow-out', minutes: handsOnTable.value.blowOutMin, handsOn: true });
+    steps.push({
+      part: 'blow-out',
+      minutes: handsOnTable.value.blowOutMin,
+      handsOn: prepBySetting['blow-out'].handsOn,
+    });
   if (startState === 'nearly-dry')
     steps.push({
       part: 'wait',
       minutes: nearlyDryAfterMin(brief.head, brief.room, sections),
-      handsOn: false,
+      handsOn: prepBySetting.wait.handsOn,
     });
   return steps;
 }

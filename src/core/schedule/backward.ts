@@ -1,5 +1,5 @@
 import type { DryingStep } from '../drying/dry-run';
-import { nightsBetween, type SleepHours } from './sleep';
+import { nightsBetween, type Sleep, type SleepHours } from './sleep';
 
 /** One block of the ribbon. */
 export interface ScheduleBlock {
@@ -49,6 +49,8 @@ export interface Schedule {
   readonly blocks: readonly ScheduleBlock[];
   readonly dryingWindowH: number;
   readonly asleep: readonly AsleepBlock[];
+  /** Nights that are kept free and touch the day laid out. */
+  readonly nights: readonly Sleep[];
 }
 
 const MINUTE = 60_000;
@@ -80,10 +82,7 @@ function beforeTheNight(beginMs: number, workMs: number, kept: KeptNights): numb
   return beginMs;
 }
 
-const overlapMin = (
-  a: { readonly startMs: number; readonly endMs: number },
-  nights: ReturnType<typeof nightsBetween>,
-) =>
+const overlapMin = (a: { readonly startMs: number; readonly endMs: number }, nights: readonly Sleep[]) =>
   nights.reduce(
     (sum, night) => sum + Math.max(0, Math.min(a.endMs, night.endMs) - Math.max(a.startMs, night.startMs)),
     0,
@@ -93,9 +92,8 @@ const overlapMin = (
 function asleepOf(
   blocks: readonly ScheduleBlock[],
   steps: readonly DryingStep[],
-  kept: KeptNights,
+  nights: readonly Sleep[],
 ): AsleepBlock[] {
-  const nights = nightsBetween(kept.hours, kept.timeZone, blocks[0]!.startMs, blocks.at(-1)!.endMs);
   return blocks.flatMap((block) => {
     const { step, method = null } = block;
     const asked = steps.find((own) => own.method.id === method);
@@ -147,9 +145,11 @@ export function layOutDay(
       ? [{ step: 'separate' as const, startMs: separateStart, endMs: readyMs, handsOn: true }]
       : []),
   ];
+  const nights = kept ? nightsBetween(kept.hours, kept.timeZone, begin, readyMs) : [];
   return {
     dryingWindowH: (takedownStart - installEnd) / HOUR,
     blocks,
-    asleep: kept ? asleepOf(blocks, parts.drying, kept) : [],
+    asleep: asleepOf(blocks, parts.drying, nights),
+    nights,
   };
 }

@@ -24,7 +24,7 @@ export function minuteOfDay(clock: string): number {
  */
 export function nightsBetween(hours: SleepHours, timeZone: string, fromMs: number, untilMs: number): Sleep[] {
   const dayOf = (ms: number) =>
-    Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(timeZone).toPlainDate();
+    Temporal.Instant.fromEpochMilliseconds(Math.floor(ms)).toZonedDateTimeISO(timeZone).toPlainDate();
   const at = (day: Temporal.PlainDate, minute: number) =>
     day.toZonedDateTime({
       timeZone,

@@ -153,3 +153,7 @@ export function checkShelf(
   });
   return { products, tools, priceMinor, unpriced: [...new Set(unpriced)] };
 }
+
+/** Whether something of a plan runs short, or is past its day. */
+export const isShort = ({ products, tools }: ShelfCheck): boolean =>
+  products.some(({ shortG, isPast }) => shortG > 0 || isPast) || tools.some(({ short }) => short > 0);

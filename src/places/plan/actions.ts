@@ -5,7 +5,7 @@ import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
 import { checkShelf, gramsByProduct } from '@/core/shelf/shelf-check';
 import { action } from '@/server/action';
-import { findHead, sameMeasure } from '@/server/db/rows/heads';
+import { chooseSchool, findHead, sameMeasure } from '@/server/db/rows/heads';
 import {
   createPlan,
   findPlan,
@@ -28,6 +28,7 @@ import {
   planIdInput,
   renamePlanInput,
   savePlanInput,
+  schoolInput,
 } from './plan-input';
 import { tomorrowMorning, usualPlan } from './usual-plan';
 
@@ -36,7 +37,7 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
   const studioId = actor.studio.id;
   const head = await findHead(database.db, studioId, input.headId);
   if (!head) throw new AppError('not-found');
-  const content = usualPlan(head.name, head.measurement.head, actor.studio.timeZone, nowMs);
+  const content = usualPlan(head.name, head.measurement.head, head.schools, actor.studio.timeZone, nowMs);
   const id = await database.write((tx) =>
     createPlan(
       tx,
@@ -198,6 +199,13 @@ export const bookPlan = action(bookPlanInput, async ({ input, actor, database })
   await database.write((tx) => setPlanStatus(tx, actor.studio.id, input.id, status));
   revalidatePath('/');
   return { isBooked: input.isBooked };
+});
+
+/** Remembers which school was taken on a head. */
+export const rememberSchool = action(schoolInput, async ({ input, actor, database }) => {
+  const { headId, question, school } = input;
+  await database.write((tx) => chooseSchool(tx, actor.studio.id, headId, question, school));
+  return {};
 });
 
 /** Keeps what one pump, dime or teaspoon weighs in this studio. */

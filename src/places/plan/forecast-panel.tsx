@@ -48,8 +48,8 @@ export interface ForecastPanelProps {
   readonly isWorking: boolean;
   readonly refining: Refining | null;
   readonly onStop: () => void;
-  /** What the plan takes from the shelf. */
-  readonly shelf: ReactNode;
+  /** What the plan takes from the shelf; said early where something runs short. */
+  readonly shelf: { readonly isShort: boolean; readonly words: ReactNode };
 }
 
 /** One figure of the panel: what it says, and its range. */
@@ -160,13 +160,14 @@ export function ForecastPanel(props: ForecastPanelProps) {
         onAsk={setAsked}
       />
       <Cautions cautions={planCautions.filter((caution) => caution.severity !== 'note')} />
+      {props.shelf.isShort && props.shelf.words}
       <dl className={styles.grid}>
         {SHOWN.map((topic) => {
           const figure = figures[topic];
           return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
         })}
       </dl>
-      {props.shelf}
+      {!props.shelf.isShort && props.shelf.words}
       <WhyList title="Why this definition" why={whyOf(plan, 'definition')} most={MOST_REASONS} />
       <WhyList title="Why this many days" why={whyOf(plan, 'days')} most={MOST_REASONS} />
       <Waiting plan={plan} onAsk={setAsked} />

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { schoolQuestion, type SchoolQuestionId } from '@/core/advice/schools';
 import type { briefInput } from '@/core/formats/brief';
 import { perZone, type Zone } from '@/core/hair/zone';
 import type { ShownOption } from '@/core/fit/shown-option';
@@ -10,8 +11,12 @@ import { zoneShares } from '@/core/parting/zone-outlines';
 import { productRoles, type RoleId } from '@/core/products';
 import { toolKindOf } from '@/core/techniques/tool-kind-of';
 import { techniqueOf, techniques, type TechniqueId } from '@/core/techniques';
+import { clamp } from '@/core/units/clamp';
 import type { Technique } from '@/core/techniques/technique';
 import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
+
+const SHORTEST_STEP_H = 0.25;
+const LONGEST_STEP_H = 96;
 
 /** A brief as the plan desk edits it. */
 export type DraftBrief = z.input<typeof briefInput>;
@@ -250,6 +255,30 @@ export function withOption(
       },
       zones: undefined,
     },
+  };
+}
+
+/** Drying with one step longer or shorter, as far as a step may be. */
+export const stretched = (
+  drying: NonNullable<DraftBrief['drying']>,
+  step: number,
+  byMinutes: number,
+): NonNullable<DraftBrief['drying']> =>
+  drying.map((own, i) =>
+    i === step ? { ...own, hours: clamp(own.hours + byMinutes / 60, SHORTEST_STEP_H, LONGEST_STEP_H) } : own,
+  );
+
+/** A plan done a school's way; layers that stay keep their product. */
+export function withSchool(content: PlanContent, question: SchoolQuestionId, school: string): PlanContent {
+  const { brief, layerProductIds } = content;
+  const changed = schoolQuestion(question).schools[school]?.apply?.(brief);
+  if (!changed) return content;
+  const before = brief.set.layers ?? [];
+  const after = changed.set?.layers ?? before;
+  return {
+    ...content,
+    brief: { ...brief, ...changed },
+    layerProductIds: after.map((layer) => layerProductIds[before.indexOf(layer)] ?? null),
   };
 }
 

@@ -16,14 +16,15 @@ import { formatArea, formatMinutes, localTimeOf } from '@/ui/format';
 import { FlipIcon, MinusIcon, PlusIcon, RedoIcon, UndoIcon } from '@/ui/icons';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { useUnits } from '@/ui/units-context';
+import type { ChosenSchools, SchoolQuestionId } from '@/core/advice/schools';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import { PART_LABEL } from '@/core/parting/pattern';
-import { bookPlan, readMeasurement, saveHandUnits, startSet } from './actions';
+import { bookPlan, readMeasurement, rememberSchool, saveHandUnits, startSet } from './actions';
 import { PlanChoices } from './choices/plan-choices';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import type { SectionState } from '@/ui/crown-map/section-state';
-import { checkShelf } from '@/core/shelf/shelf-check';
+import { checkShelf, isShort } from '@/core/shelf/shelf-check';
 import { FromTheShelf } from './from-the-shelf';
 import { comparedPlan } from './difference-words';
 import { ForecastPanel } from './forecast-panel';
@@ -33,9 +34,11 @@ import {
   oneSection,
   partedAnew,
   sectionsLabel,
+  stretched,
   toolKindOfSet,
   wholeSetLabel,
   withOption,
+  withSchool,
   type DraftBrief,
   type PlanContent,
   type ShelfProduct,
@@ -52,6 +55,7 @@ export interface PlanDeskProps {
   readonly id: string;
   readonly content: PlanContent;
   readonly revision: number;
+  readonly schools: ChosenSchools;
   readonly head: { id: string; name: string; description: string; skinTone: string; hairTone: string };
   readonly isBooked: boolean;
   readonly hasNewerMeasurement: boolean;
@@ -92,6 +96,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
   const [isBooked, setBooked] = useState(props.isBooked);
   const [isStarting, setStarting] = useState(false);
+  const [schools, setSchools] = useState(props.schools);
   const [handUnits, setHandUnits] = useState(props.handUnits);
 
   useEffect(() => {
@@ -112,6 +117,16 @@ export function PlanDesk(props: PlanDeskProps) {
   const isCurrent = live.answered === brief;
   const hand = useHandParting(isByHand, brief, lines, isCurrent, changeBrief);
   const plan = live.answer?.view.plan ?? null;
+  const shelf =
+    plan &&
+    checkShelf(
+      plan,
+      content.layerProductIds,
+      props.products,
+      props.tools,
+      new Map(props.reserved),
+      brief.wearBy?.slice(0, 10) ?? null,
+    );
   const technique = techniqueOf(brief.set.technique);
   const count = brief.set.sections ?? technique.usualSections;
   const step = (by: 1 | -1) => changeBrief(oneSection(brief, count, by, isCurrent ? lines : null));
@@ -140,6 +155,11 @@ export function PlanDesk(props: PlanDeskProps) {
     const answer = await bookPlan({ id: props.id, isBooked: !isBooked });
     if (answer.ok) setBooked(answer.value.isBooked);
     else setRefusals(answer.errors);
+  };
+  const takeSchool = (question: SchoolQuestionId, school: string) => {
+    setSchools((before) => ({ ...before, [question]: school }));
+    edit(withSchool(content, question, school));
+    void rememberSchool({ headId: props.head.id, question, school }).catch(() => undefined);
   };
   const weigh = async (weighed: WeighedUnits) => {
     setHandUnits(weighed);
@@ -265,6 +285,8 @@ export function PlanDesk(props: PlanDeskProps) {
           products={props.products}
           tools={props.tools}
           handUnits={handUnits}
+          schools={schools}
+          onSchool={takeSchool}
           onWeighed={weigh}
           onChange={edit}
         />
@@ -365,20 +387,16 @@ export function PlanDesk(props: PlanDeskProps) {
             isWorking={live.isWorking}
             refining={live.refining}
             onStop={live.stop}
-            shelf={
-              <FromTheShelf
-                check={checkShelf(
-                  live.answer.view.plan,
-                  content.layerProductIds,
-                  props.products,
-                  props.tools,
-                  new Map(props.reserved),
-                  brief.wearBy?.slice(0, 10) ?? null,
-                )}
-                sections={live.answer.view.plan.sections.length}
-                currency={props.currency}
-              />
-            }
+            shelf={{
+              isShort: isShort(shelf!),
+              words: (
+                <FromTheShelf
+                  check={shelf!}
+                  sections={live.answer.view.plan.sections.length}
+                  currency={props.currency}
+                />
+              ),
+            }}
           />
         ) : (
           <p>The forecast appears once the plan adds up. What is missing is said above.</p>
@@ -394,7 +412,14 @@ export function PlanDesk(props: PlanDeskProps) {
             timeZone={props.timeZone}
             setLabel={wholeSetLabel(brief.set)}
             nowMs={props.nowMs}
+            nights={live.answer.view.nights}
             isSettled={isCurrent}
+            onMoveStart={(startMs) =>
+              changeBrief({ startAt: localTimeOf(startMs, brief.timeZone ?? props.timeZone) })
+            }
+            onStretch={(step, byMinutes) =>
+              changeBrief({ drying: stretched(brief.drying ?? [], step, byMinutes) })
+            }
             onMovePin={(readyMs) =>
               changeBrief({ wearBy: localTimeOf(readyMs, brief.timeZone ?? props.timeZone) })
             }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { briefInput } from '@/core/formats/brief';
+import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/advice/schools';
 import { bounded } from '@/core/formats/field';
 import { HAND_UNIT_IDS } from '@/core/products/hand-units';
 
@@ -22,6 +23,14 @@ export const renamePlanInput = z.strictObject({ id, title });
 export const likeSetInput = z.strictObject({ setId: id });
 export const asidePlanInput = z.strictObject({ id, isAside: z.boolean() });
 export const bookPlanInput = z.strictObject({ id, isBooked: z.boolean() });
+
+/** A school taken on a head. */
+export const schoolInput = z
+  .strictObject({ headId: id, question: z.enum(SCHOOL_QUESTION_IDS), school: z.string().max(40) })
+  .refine(({ question, school }) => school in schoolQuestion(question).schools, {
+    path: ['school'],
+    error: 'choose one of the schools listed',
+  });
 
 /** What one pump, dime or teaspoon weighs here, g. */
 export const handUnitsInput = z.strictObject({

@@ -1,9 +1,14 @@
 import { Temporal } from 'temporal-polyfill';
+import { withSchools, type ChosenSchools } from '@/core/advice/schools';
 import type { HeadInput } from '@/core/formats/brief';
 import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
 import type { DraftBrief } from './plan-content';
 
 const READY_HOUR = 9;
+
+/** Preparing as it usually goes, and the night that is kept free (common practice). */
+export const USUAL_PREP = [{ step: 'cleanse' }, { step: 'instant-condition' }, { step: 'blot' }] as const;
+export const USUAL_SLEEP = { from: '23:00', until: '07:00' } as const;
 
 /** Tomorrow morning in a time zone, as a local time: when most sets are wanted. */
 export function tomorrowMorning(nowMs: number, timeZone: string): string {
@@ -11,33 +16,38 @@ export function tomorrowMorning(nowMs: number, timeZone: string): string {
   return today.add({ days: 1 }).toPlainDateTime({ hour: READY_HOUR }).toString({ smallestUnit: 'minute' });
 }
 
-/** The plan a head starts from: twists, damp, leave-in and foam, air, ready tomorrow morning. */
+/** The plan a head starts from: twists, damp, leave-in and foam, air, ready tomorrow morning, done as was chosen on it before. */
 export function usualPlan(
   headName: string,
   head: HeadInput,
+  schools: ChosenSchools,
   timeZone: string,
   nowMs: number,
 ): { title: string; brief: DraftBrief; layerProductIds: (string | null)[] } {
+  const brief: DraftBrief = {
+    format: 'keen-spiral/brief',
+    version: 1,
+    head,
+    set: {
+      technique: twoStrandTwist.id,
+      sections: twoStrandTwist.usualSections,
+      rootMethod: twoStrandTwist.rootMethods[0],
+      endsMethod: twoStrandTwist.endsMethods[0],
+      startState: 'damp',
+      layers: [{ role: 'leave-in' }, { role: 'mousse' }],
+    },
+    room: { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12 },
+    wear: { night: 'gather-and-bonnet', separations: 2, fluffing: 1, hands: 'oiled' },
+    prep: [...USUAL_PREP],
+    sleep: USUAL_SLEEP,
+    drying: [{ method: 'air', hours: 8 }],
+    wearBy: tomorrowMorning(nowMs, timeZone),
+    timeZone,
+  };
+  const own = withSchools(brief, schools);
   return {
     title: `${headName}’s set`,
-    brief: {
-      format: 'keen-spiral/brief',
-      version: 1,
-      head,
-      set: {
-        technique: twoStrandTwist.id,
-        sections: twoStrandTwist.usualSections,
-        rootMethod: twoStrandTwist.rootMethods[0],
-        endsMethod: twoStrandTwist.endsMethods[0],
-        startState: 'damp',
-        layers: [{ role: 'leave-in' }, { role: 'mousse' }],
-      },
-      room: { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12 },
-      wear: { night: 'gather-and-bonnet', separations: 2, fluffing: 1, hands: 'oiled' },
-      drying: [{ method: 'air', hours: 8 }],
-      wearBy: tomorrowMorning(nowMs, timeZone),
-      timeZone,
-    },
-    layerProductIds: [null, null],
+    brief: own,
+    layerProductIds: (own.set.layers ?? []).map(() => null),
   };
 }

@@ -39,6 +39,36 @@ describe('a whole studio as one file', () => {
     expect(back.data[0]!.id).toBe(archive.tables.wearDays[0]!.id);
   });
 
+  it('is read from before there were mixes, prices and schools', async () => {
+    const from = await aDatabase();
+    await seedDemo(from, NOON);
+    const archive = structuredClone(
+      await exportStudio(from.db, (await firstStudio(from.db))!.id),
+    ) as unknown as {
+      studio: Record<string, unknown>;
+      tables: Record<string, Record<string, unknown>[]>;
+    };
+    delete archive.studio.currency;
+    delete archive.tables.mixes;
+    for (const [table, columns] of Object.entries({
+      products: ['usedSinceG', 'weighedAtMs', 'priceMinor', 'mixId', 'notes', 'revision'],
+      sets: ['costMinor'],
+      heads: ['schools'],
+      tools: ['revision'],
+    }))
+      for (const row of archive.tables[table]!) for (const column of columns) delete row[column];
+    const read = readArchive(archive);
+    expect(read.ok ? [] : read.errors).toEqual([]);
+    const to = await aDatabase();
+    const studio = await to.write((tx) => createStudio(tx, { name: 'New', timeZone: 'UTC' }, NOON));
+    if (read.ok) await to.write((tx) => importStudio(tx, studio.id, read.value));
+    const again = await exportStudio(to.db, studio.id);
+    expect(again.tables.products[0]).toMatchObject({ priceMinor: null, usedSinceG: 0, revision: 1 });
+    expect(again.tables.heads[0]).toMatchObject({ schools: {} });
+    expect(again.tables.mixes).toEqual([]);
+    expect(again.studio.currency).toBe('EUR');
+  });
+
   it('has its JSON Schema in docs', () => {
     const schema: unknown = JSON.parse(JSON.stringify(z.toJSONSchema(studioArchive, { io: 'input' })));
     expect(

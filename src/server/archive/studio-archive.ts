@@ -38,6 +38,8 @@ const TABLES = {
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
+/** Tables that archives of the first sessions do not have. */
+const LATER_TABLES: readonly TableName[] = ['mixes'];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** What a column may hold: its own kind of value, or null where the table allows it. JSON is taken as it is. */
@@ -49,7 +51,8 @@ function columnSchema(column: Column): z.ZodType {
     json: z.json(),
   };
   const kind = kinds[column.dataType] ?? z.never();
-  return column.notNull && !column.hasDefault ? kind : column.notNull ? kind.optional() : kind.nullable();
+  // What an older archive does not know yet may be missing: it is null, or has its default.
+  return column.notNull && !column.hasDefault ? kind : column.notNull ? kind.optional() : kind.nullish();
 }
 
 const rowSchema = (table: SQLiteTable) =>
@@ -73,10 +76,12 @@ export const studioArchive = z
       currency: z.string().length(3).default('EUR'),
     }),
     tables: z.strictObject(
-      Object.fromEntries(TABLE_NAMES.map((name) => [name, z.array(rowSchema(TABLES[name]))])) as Record<
-        TableName,
-        z.ZodArray<ReturnType<typeof rowSchema>>
-      >,
+      Object.fromEntries(
+        TABLE_NAMES.map((name) => {
+          const rows = z.array(rowSchema(TABLES[name]));
+          return [name, LATER_TABLES.includes(name) ? rows.default([]) : rows];
+        }),
+      ) as Record<TableName, z.ZodArray<ReturnType<typeof rowSchema>>>,
     ),
   })
   .meta({ title: 'Keen Spiral studio, version 1' });

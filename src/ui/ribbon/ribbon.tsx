@@ -2,6 +2,9 @@ import type { ScheduleBlock } from '@/core/schedule/backward';
 import type { Spread } from '@/core/stats/spread';
 import { dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import { formatClock, formatDay, formatHours, formatMinutes, formatWeekday } from '../format';
+import { prepName } from '@/core/coefficients/prep-steps';
+import type { Sleep } from '@/core/schedule/sleep';
+import { BlockHold } from './block-hold';
 import { chanceStillGood } from './still-good';
 import { ReadyPin } from './ready-pin';
 import styles from './ribbon.module.css';
@@ -16,19 +19,26 @@ export interface RibbonProps {
   readonly nowMs?: number;
   /** Days really worn, to lay over the forecast. */
   readonly worn?: { readonly lastDay: number };
+  /** Nights kept free of work. */
+  readonly nights?: readonly Sleep[];
+  /** Moves the beginning; where it is left out the blocks stand fast. */
+  readonly onMoveStart?: (startMs: number) => void;
+  /** Makes one drying step longer or shorter, by its place among them. */
+  readonly onStretch?: (step: number, byMinutes: number) => void;
   /** Moves the time to be ready; where it is left out the pin stands fast. */
   readonly onMovePin?: (readyMs: number) => void;
   /** Whether what is drawn is laid out for where the pin was moved last. */
   readonly isSettled?: boolean;
 }
 
+const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 const MOST_DAYS = 10;
 
 function blockLabel(block: ScheduleBlock, setLabel: string): string {
   switch (block.step) {
     case 'prep':
-      return 'Wash and prep';
+      return block.part ? prepName(block.part) : 'Wash and prep';
     case 'install':
       return `Set ${setLabel}`;
     case 'dry':
@@ -41,6 +51,12 @@ function blockLabel(block: ScheduleBlock, setLabel: string): string {
 }
 
 const minutes = (block: ScheduleBlock) => (block.endMs - block.startMs) / 60_000;
+/** Where a night lies in a block, as shares of the block. */
+function shareWithin(night: Sleep, { startMs, endMs }: ScheduleBlock): readonly [number, number] {
+  const share = (ms: number) => Math.min(1, Math.max(0, (ms - startMs) / (endMs - startMs)));
+  return [share(night.startMs), share(night.endMs)];
+}
+
 const lasts = (block: ScheduleBlock) =>
   minutes(block) >= 100 ? formatHours(minutes(block) / 60) : formatMinutes(minutes(block));
 
@@ -53,10 +69,31 @@ export function Ribbon({
   setLabel,
   nowMs,
   worn,
+  nights = [],
+  onMoveStart,
+  onStretch,
   onMovePin,
   isSettled = true,
 }: RibbonProps) {
   const dayCount = Math.min(MOST_DAYS, Math.max(1, Math.round(days.p90), worn?.lastDay ?? 0));
+  const dryings = blocks.flatMap((block, i) => (block.step === 'dry' ? [i] : []));
+  /** Work is moved with everything before the drying; a drying step that others follow is made longer. */
+  const moverOf = (i: number) => {
+    const block = blocks[i]!;
+    const step = dryings.indexOf(i);
+    if (block.step === 'prep' || block.step === 'install') {
+      return (
+        onMoveStart && {
+          kind: 'start' as const,
+          by: (minutes: number) => onMoveStart(blocks[0]!.startMs + minutes * MINUTE_MS),
+        }
+      );
+    }
+    if (step >= 0 && step < dryings.length - 1) {
+      return onStretch && { kind: 'length' as const, by: (minutes: number) => onStretch(step, minutes) };
+    }
+    return undefined;
+  };
   const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, timeZone);
   return (
     <div className={styles.scroller} tabIndex={0} role="region" aria-label="The set as a line of time">
@@ -70,15 +107,34 @@ export function Ribbon({
               key={`${block.step}-${block.startMs}`}
               className={styles.block}
               data-step={block.step}
+              data-hands={block.handsOn}
+              title={block.handsOn ? 'with hands' : 'by itself'}
               style={{ flexGrow: Math.max(3, Math.sqrt(minutes(block))) }}
             >
               <span className={styles.day}>{isNewDay ? dayOfBlock(block) : ''}</span>
               <span className={styles.label}>{blockLabel(block, setLabel)}</span>
-              <span className={styles.bar}>
+              <BlockHold
+                label={blockLabel(block, setLabel)}
+                block={block}
+                isSettled={isSettled}
+                timeZone={timeZone}
+                onMove={moverOf(i)}
+              >
+                {nights.map((night) => {
+                  const [from, until] = shareWithin(night, block);
+                  return until > from ? (
+                    <span
+                      key={night.startMs}
+                      className={styles.night}
+                      style={{ left: `${100 * from}%`, width: `${100 * (until - from)}%` }}
+                      title="asleep"
+                    />
+                  ) : null;
+                })}
                 {isNow && (
                   <span className={styles.now} style={{ left: `${100 * share}%` }} aria-label="now" />
                 )}
-              </span>
+              </BlockHold>
               <span className={styles.time}>
                 {formatClock(block.startMs, timeZone)} · {lasts(block)}
               </span>

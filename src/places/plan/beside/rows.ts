@@ -56,6 +56,8 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       tools: context.tools,
       handUnits: context.handUnits,
       units: context.units,
+      schools: {},
+      onSchool: nothing,
       onWeighed: nothing,
       onChange: nothing,
       brief,

@@ -1,4 +1,18 @@
 'use client';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
+import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { useState } from 'react';
+import { orderProblems } from '@/core/advice/layering';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { productRoles, ROLE_IDS } from '@/core/products';
@@ -16,6 +30,7 @@ import { formatHands, formatMass, type UnitSystem } from '@/ui/format';
 import { CloseIcon, DownIcon, UpIcon } from '@/ui/icons';
 import { useUnits } from '@/ui/units-context';
 import { layerName, layerOf, moved, type DraftLayer, type ShelfProduct } from '../plan-content';
+import { LayerRow } from './layer-row';
 import styles from './layers.module.css';
 
 export interface LayersProps {
@@ -38,10 +53,38 @@ const doseWords = (
   return `, ${formatMass(dose.grams, units)} for the head, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
 };
 
+/** What a screen reader says while a layer is moved, the check of the new order with it. */
+const announcementsOf = (
+  nameAt: (id: UniqueIdentifier) => string,
+  problemsAt: (from: UniqueIdentifier, to: UniqueIdentifier) => readonly string[],
+): Announcements => ({
+  onDragStart: ({ active }) => `${nameAt(active.id)} is lifted.`,
+  onDragOver: ({ active, over }) =>
+    over
+      ? `${nameAt(active.id)} is at the place of ${nameAt(over.id)}. ${problemsAt(active.id, over.id).join(' ')}`
+      : undefined,
+  onDragEnd: ({ active }) => `${nameAt(active.id)} is put down.`,
+  onDragCancel: ({ active }) => `${nameAt(active.id)} is back where it was.`,
+});
+
 /** The layers in the order they go on, each with its dose for the head. */
 export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed, onChange }: LayersProps) {
   const { units } = useUnits();
   const move = (from: number, to: number) => onChange(moved(layers, from, to), moved(productIds, from, to));
+  const ids = layers.map((layer, i) => `${i}/${layer.role}`);
+  const placeOf = (id: UniqueIdentifier) => ids.indexOf(String(id));
+  const nameAt = (id: UniqueIdentifier) => {
+    const i = placeOf(id);
+    return layers[i] ? layerName(layers[i], productIds[i] ?? null, shelf) : 'a layer';
+  };
+  const problemsAt = (from: UniqueIdentifier, to: UniqueIdentifier) =>
+    orderProblems(moved(layers, placeOf(from), placeOf(to)));
+  const [hovered, setHovered] = useState<readonly [number, number] | null>(null);
+  const problems = orderProblems(hovered ? moved(layers, hovered[0], hovered[1]) : layers);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const remove = (at: number) =>
     onChange(
       layers.filter((_, i) => i !== at),
@@ -58,47 +101,71 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
   };
   return (
     <>
-      <ol className={styles.layers}>
-        {layers.map((layer, i) => {
-          const name = layerName(layer, productIds[i] ?? null, shelf);
-          return (
-            <li key={`${i}-${name}`} className={styles.layer}>
-              <span className={styles.name}>
-                {name}
-                <span className={styles.dose}>
-                  {productRoles[layer.role].label.toLowerCase()}
-                  {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
-                </span>
-                {doses[i] && doses[i].amount !== 'right' && (
-                  <span className={styles.flag}>
-                    {doses[i].amount === 'much' ? 'much' : 'little'} for this hair:{' '}
-                    {formatMass(doses[i].recommendedGrams, units)} is usual
+      <DndContext
+        id="layers"
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+        accessibility={{ announcements: announcementsOf(nameAt, problemsAt) }}
+        onDragOver={({ active, over }) => setHovered(over ? [placeOf(active.id), placeOf(over.id)] : null)}
+        onDragCancel={() => setHovered(null)}
+        onDragEnd={({ active, over }) => {
+          setHovered(null);
+          if (over && over.id !== active.id) move(placeOf(active.id), placeOf(over.id));
+        }}
+      >
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol className={styles.layers}>
+            {layers.map((layer, i) => {
+              const name = layerName(layer, productIds[i] ?? null, shelf);
+              return (
+                <LayerRow key={ids[i]!} id={ids[i]!} name={name}>
+                  <span className={styles.name}>
+                    {name}
+                    <span className={styles.dose}>
+                      {productRoles[layer.role].label.toLowerCase()}
+                      {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
+                    </span>
+                    {doses[i] && doses[i].amount !== 'right' && (
+                      <span className={styles.flag}>
+                        {doses[i].amount === 'much' ? 'much' : 'little'} for this hair:{' '}
+                        {formatMass(doses[i].recommendedGrams, units)} is usual
+                      </span>
+                    )}
                   </span>
-                )}
-              </span>
-              <IconButton
-                size="small"
-                aria-label={`${name}: earlier`}
-                disabled={i === 0}
-                onClick={() => move(i, i - 1)}
-              >
-                <UpIcon width={18} height={18} />
-              </IconButton>
-              <IconButton
-                size="small"
-                aria-label={`${name}: later`}
-                disabled={i === layers.length - 1}
-                onClick={() => move(i, i + 1)}
-              >
-                <DownIcon width={18} height={18} />
-              </IconButton>
-              <IconButton size="small" aria-label={`${name}: leave out`} onClick={() => remove(i)}>
-                <CloseIcon width={18} height={18} />
-              </IconButton>
-            </li>
-          );
-        })}
-      </ol>
+                  <IconButton
+                    size="small"
+                    aria-label={`${name}: earlier`}
+                    disabled={i === 0}
+                    onClick={() => move(i, i - 1)}
+                  >
+                    <UpIcon width={18} height={18} />
+                  </IconButton>
+                  <IconButton
+                    size="small"
+                    aria-label={`${name}: later`}
+                    disabled={i === layers.length - 1}
+                    onClick={() => move(i, i + 1)}
+                  >
+                    <DownIcon width={18} height={18} />
+                  </IconButton>
+                  <IconButton size="small" aria-label={`${name}: leave out`} onClick={() => remove(i)}>
+                    <CloseIcon width={18} height={18} />
+                  </IconButton>
+                </LayerRow>
+              );
+            })}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <div role="status">
+        {problems.map((words) => (
+          <p key={words} className={styles.order} data-moving={hovered !== null}>
+            {hovered ? 'There: ' : ''}
+            {words}
+          </p>
+        ))}
+      </div>
       {layers.length < 8 && (
         <label className={styles.add}>
           <span className="visually-hidden">Add a layer</span>
@@ -123,10 +190,6 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
           </select>
         </label>
       )}
-      <p className={styles.schools}>
-        Two schools: leave-in, cream, then oil; or leave-in, oil, then cream. Never oil first, it seals in
-        whatever is under it.
-      </p>
       <details className={styles.details}>
         <summary>Take another amount</summary>
         {layers.map((layer, i) => (

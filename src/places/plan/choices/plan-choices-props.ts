@@ -1,3 +1,4 @@
+import type { ChosenSchools, SchoolQuestionId } from '@/core/advice/schools';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { HairInSet } from '@/core/techniques/bundle';
@@ -13,6 +14,9 @@ export interface PlanChoicesProps {
   readonly tools: readonly ShelfTool[];
   /** Pumps, dimes and teaspoons as they were weighed here. */
   readonly handUnits: WeighedUnits;
+  /** Schools remembered of this head, by question. */
+  readonly schools: ChosenSchools;
+  readonly onSchool: (question: SchoolQuestionId, school: string) => void;
   readonly onWeighed: (weighed: WeighedUnits) => void;
   readonly onChange: (content: PlanContent) => void;
 }

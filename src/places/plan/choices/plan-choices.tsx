@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { techniqueOf } from '@/core/techniques';
 import { useUnits } from '@/ui/units-context';
 import type { PlanChoicesProps } from './plan-choices-props';
+import { Schools } from './schools';
 import { PLAN_STEPS } from './steps';
 import { Thread, type ThreadStep } from './thread';
 
@@ -24,6 +25,20 @@ export function PlanChoices(props: PlanChoicesProps) {
     }),
   );
   return (
-    <Thread steps={steps.filter((step): step is ThreadStep => step !== null)} open={open} onOpen={setOpen} />
+    <Thread
+      steps={steps
+        .filter((step): step is ThreadStep => step !== null)
+        .map((step) => ({
+          ...step,
+          body: (
+            <>
+              {step.body}
+              <Schools step={step.id} brief={brief} remembered={props.schools} onTake={props.onSchool} />
+            </>
+          ),
+        }))}
+      open={open}
+      onOpen={setOpen}
+    />
   );
 }

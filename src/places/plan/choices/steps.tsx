@@ -1,4 +1,5 @@
 'use client';
+import dynamic from 'next/dynamic';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import {
@@ -8,23 +9,37 @@ import {
   type RootMethodId,
 } from '@/core/coefficients/root-and-ends';
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import { prepSteps } from '@/core/coefficients/prep-steps';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
 import { dryingMethods } from '@/core/drying-methods';
 import { productRoles } from '@/core/products';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import { ChoiceList } from '@/ui/fields/choice-list';
+import { ClockField } from '@/ui/fields/clock-field';
 import { DateTimeField } from '@/ui/fields/date-time-field';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { TemperatureField } from '@/ui/fields/temperature-field';
-import { formatDiameter, formatHours, formatIndex, formatLocalTime, formatTemperature } from '@/ui/format';
+import {
+  formatDiameter,
+  formatHours,
+  formatMinutes,
+  formatIndex,
+  formatLocalTime,
+  formatTemperature,
+} from '@/ui/format';
 import { layerName, toolKindOfSet, toolsFor, withTechnique } from '../plan-content';
 import { DryingSteps } from './drying-steps';
-import { Layers } from './layers';
+import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
+import { USUAL_SLEEP } from '../usual-plan';
+import styles from './drying-steps.module.css';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { partingStep, zonesStep } from './parting-steps';
+import { NightsAhead } from './nights-ahead';
 import { ToolChoice } from './tool-choice';
+
+const Layers = dynamic(() => import('./layers').then((module) => module.Layers));
 
 const options = <K extends string>(
   ids: readonly K[],
@@ -51,6 +66,28 @@ const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
     />
   ),
 });
+
+const prep: PlanStep = ({ brief, changeBrief }) => {
+  const steps = brief.prep ?? [];
+  const minutes = (step: (typeof steps)[number]) => step.minutes ?? prepSteps[step.step].usualMin;
+  const whole = steps.reduce((sum, step) => sum + minutes(step), 0);
+  const hands = steps.reduce((sum, step) => sum + (prepSteps[step.step].handsOn ? minutes(step) : 0), 0);
+  return {
+    id: 'prep',
+    title: 'Before the set',
+    answer: steps.length > 0 ? formatMinutes(whole) : 'Wash and prep',
+    note:
+      steps.length > 0
+        ? `${steps.map(({ step }) => prepSteps[step].label.toLowerCase()).join(', ')}; ${formatMinutes(hands)} of it with hands`
+        : 'about 50 min',
+    body: (
+      <PrepSteps
+        steps={steps}
+        onChange={(next) => changeBrief({ prep: next.length > 0 ? next : undefined })}
+      />
+    ),
+  };
+};
 
 const start: PlanStep = ({ set, changeSet }) => ({
   id: 'start',
@@ -180,7 +217,7 @@ const drying: PlanStep = ({ brief, changeBrief }) => {
   };
 };
 
-const nights: PlanStep = ({ brief, technique, changeBrief }) => {
+const nights: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
   const wear = brief.wear ?? {};
   const night = wear.night ?? 'gather-and-bonnet';
   const pieces = wear.separations ?? 2;
@@ -198,6 +235,7 @@ const nights: PlanStep = ({ brief, technique, changeBrief }) => {
           options={options(NIGHT_CARE_IDS, nightCares)}
           onChange={(value) => change({ night: value as NightCareId })}
         />
+        {plan && <NightsAhead byDay={plan.result.byDay} units={units} />}
         <SelectField
           label="Hands at takedown"
           value={wear.hands ?? 'oiled'}
@@ -286,6 +324,29 @@ const readyBy: PlanStep = ({ brief, changeBrief }) => ({
         value={brief.startAt?.slice(0, 16) ?? ''}
         onCommit={(startAt) => changeBrief({ startAt: startAt ?? undefined })}
       />
+      <FormControlLabel
+        control={
+          <Switch
+            checked={brief.sleep !== undefined}
+            onChange={(_, keeps) => changeBrief({ sleep: keeps ? USUAL_SLEEP : undefined })}
+          />
+        }
+        label="Keep the night free of work"
+      />
+      {brief.sleep && (
+        <div className={styles.pair}>
+          <ClockField
+            label="Asleep from"
+            value={brief.sleep.from}
+            onCommit={(from) => changeBrief({ sleep: { ...brief.sleep!, from } })}
+          />
+          <ClockField
+            label="Until"
+            value={brief.sleep.until}
+            onCommit={(until) => changeBrief({ sleep: { ...brief.sleep!, until } })}
+          />
+        </div>
+      )}
     </>
   ),
 });
@@ -293,6 +354,7 @@ const readyBy: PlanStep = ({ brief, changeBrief }) => ({
 /** The steps of a plan in the order of the work. Add one by adding it here. */
 export const PLAN_STEPS: readonly PlanStep[] = [
   look,
+  prep,
   start,
   layers,
   partingStep,

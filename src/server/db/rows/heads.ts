@@ -1,4 +1,5 @@
 import { and, asc, desc, eq } from 'drizzle-orm';
+import type { ChosenSchools, SchoolQuestionId } from '@/core/advice/schools';
 import type { HeadInput } from '@/core/formats/brief';
 import { perZone, ZONES } from '@/core/hair/zone';
 import { AppError } from '../../errors';
@@ -23,6 +24,7 @@ export interface Measurement {
 export interface HeadRecord extends HeadCard {
   readonly id: string;
   readonly revision: number;
+  readonly schools: ChosenSchools;
   readonly measurement: Measurement;
 }
 
@@ -173,4 +175,24 @@ export async function updateHead(
   if (!sameMeasure(before.measurement.head, measured))
     await addMeasurement(tx, studioId, id, measured, nowMs);
   return revision + 1;
+}
+
+/**
+ * Remembers which school was taken on a head. It is no edit of the card: an open form is not told.
+ *
+ * @throws AppError not-found
+ */
+export async function chooseSchool(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  question: SchoolQuestionId,
+  school: string,
+): Promise<void> {
+  const head = await findHead(tx, studioId, id);
+  if (!head) throw new AppError('not-found');
+  await tx
+    .update(heads)
+    .set({ schools: { ...head.schools, [question]: school } })
+    .where(and(eq(heads.studioId, studioId), eq(heads.id, id)));
 }

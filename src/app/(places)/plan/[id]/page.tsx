@@ -22,6 +22,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
         skinTone: head.skinTone,
         hairTone: head.hairTone,
       }}
+      schools={head.schools}
       isBooked={plan.status === 'chosen'}
       hasNewerMeasurement={loaded.hasNewerMeasurement}
       products={loaded.products}

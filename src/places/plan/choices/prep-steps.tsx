@@ -1,0 +1,69 @@
+'use client';
+import IconButton from '@mui/material/IconButton';
+import { PREP_STEP_IDS, prepSteps, type PrepStepId } from '@/core/coefficients/prep-steps';
+import { NumberField } from '@/ui/fields/number-field';
+import { SelectField } from '@/ui/fields/select-field';
+import { CloseIcon } from '@/ui/icons';
+import type { DraftBrief } from '../plan-content';
+import styles from './drying-steps.module.css';
+
+type DraftPrep = NonNullable<DraftBrief['prep']>;
+const MOST_STEPS = 8;
+
+/** What comes before the set, in the order it is done, each with how long it takes. */
+export function PrepSteps({ steps, onChange }: { steps: DraftPrep; onChange: (steps: DraftPrep) => void }) {
+  const left = PREP_STEP_IDS.filter((id) => !steps.some(({ step }) => step === id));
+  const inOrder = (next: DraftPrep) =>
+    [...next].sort((a, b) => PREP_STEP_IDS.indexOf(a.step) - PREP_STEP_IDS.indexOf(b.step));
+  return (
+    <>
+      <ol className={styles.steps}>
+        {steps.map(({ step, minutes }) => {
+          const { label, usualMin, handsOn } = prepSteps[step];
+          return (
+            <li key={step}>
+              <span>
+                {label}
+                <small>{handsOn ? 'with hands' : 'sits by itself'}</small>
+              </span>
+              <NumberField
+                label="min"
+                value={minutes ?? usualMin}
+                low={1}
+                high={240}
+                step={5}
+                onCommit={(own) =>
+                  onChange(steps.map((one) => (one.step === step ? { step, minutes: own } : one)))
+                }
+              />
+              <IconButton
+                size="small"
+                aria-label={`Leave out: ${label}`}
+                onClick={() => onChange(steps.filter((own) => own.step !== step))}
+              >
+                <CloseIcon width={18} height={18} />
+              </IconButton>
+            </li>
+          );
+        })}
+      </ol>
+      {left.length > 0 && steps.length < MOST_STEPS && (
+        <SelectField
+          label="Add a step"
+          value=""
+          options={[
+            { value: '', label: 'Choose…' },
+            ...left.map((id) => ({
+              value: id,
+              label: `${prepSteps[id].label}, ${prepSteps[id].usualMin} min`,
+            })),
+          ]}
+          onChange={(id) => id && onChange(inOrder([...steps, { step: id as PrepStepId }]))}
+        />
+      )}
+      <p className={styles.note}>
+        Take an old style down damp, never dry. Without steps of its own a set counts about 50 min of washing.
+      </p>
+    </>
+  );
+}
