@@ -264,8 +264,8 @@ async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: 
       },
       products,
       drying: [
-        { method: 'bonnet', hours: 10 },
-        { method: 'hood-warm', hours: 1 },
+        { method: 'hood-warm', hours: 2.5 },
+        { method: 'bonnet', hours: 9 },
       ],
       pace: 1,
       checks: [],

@@ -3,7 +3,9 @@ import type { Means } from '@/core/fit/space';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { AskedWishes, FitEndpoint, FitProgress } from './fit.worker';
+import type { ScaleReading } from '@/core/scale/scale';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
+import type { ScaleEndpoint } from './scale.worker';
 
 /** A forecaster that runs beside the page and only ever answers the newest question. */
 export interface Forecaster {
@@ -71,5 +73,24 @@ export function startFit(
   return {
     done: done.finally(() => worker.terminate()),
     stop: () => worker.terminate(),
+  };
+}
+
+/** The simulated scale, switched on. */
+export interface RunningScale {
+  readonly putOn: (grams: number) => void;
+  readonly zero: () => void;
+  readonly end: () => void;
+}
+
+/** Switches the simulated scale on; every page of this browser hears it. */
+export function startScale(seed: number, hear: (reading: ScaleReading) => void): RunningScale {
+  const worker = new Worker(new URL('./scale.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<ScaleEndpoint>(worker);
+  void remote.switchOn(seed, proxy(hear));
+  return {
+    putOn: (grams) => void remote.putOn(grams),
+    zero: () => void remote.zero(),
+    end: () => worker.terminate(),
   };
 }

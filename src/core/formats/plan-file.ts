@@ -16,6 +16,10 @@ export const planFile = z
   .strictObject({
     format: z.literal('keen-spiral/plan'),
     version: z.literal(1),
+    brief: z
+      .record(z.string(), z.unknown())
+      .optional()
+      .describe('the brief it was worked out from, where it is carried along so that it can be opened again'),
     hair: z.strictObject({ scalpAreaCm2: number, hairCount: number, dryMassG: number }),
     sections: z.array(
       z.strictObject({

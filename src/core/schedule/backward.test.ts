@@ -88,6 +88,18 @@ describe('a day laid out round the night', () => {
     expect(early.asleep.map(({ step }) => step)).toContain('takedown');
   });
 
+  it('leaves room for the hood before bed', () => {
+    const hood = parts({
+      drying: [
+        { method: dryingMethods['hood-warm'], hours: 2 },
+        { method: dryingMethods.bonnet, hours: 4 },
+      ],
+    });
+    const { blocks, asleep } = layOutDay(hood, ready, null, kept);
+    expect(asleep).toEqual([]);
+    expect(clock(blocks.find(({ method }) => method === 'bonnet')!.startMs, kept.timeZone)).toBe('23:00');
+  });
+
   it('leaves a beginning that was chosen where it is, and says what falls into the night', () => {
     const start = at('2027-05-11T22:00', 'Europe/Lisbon');
     const { blocks, asleep } = layOutDay(parts(), ready, start, kept);

@@ -71,6 +71,8 @@ function dryingBlocks(steps: readonly DryingStep[], startMs: number, endMs: numb
   return blocks;
 }
 
+const hoursOf = (steps: readonly DryingStep[]) => steps.reduce((sum, step) => sum + step.hours, 0);
+
 /** The latest beginning, at or before `beginMs`, from which the work is done before a night or after it. */
 function beforeTheNight(beginMs: number, workMs: number, kept: KeptNights): number {
   let begin = beginMs;
@@ -122,7 +124,10 @@ export function layOutDay(
   const prepMin = parts.prep.reduce((sum, part) => sum + part.minutes, 0);
   const workMs = (prepMin + parts.installMin) * MINUTE;
   const latest = takedownStart - parts.dryingH * HOUR - workMs;
-  const begin = startMs ?? (kept ? beforeTheNight(latest, workMs, kept) : latest);
+  // Under a hood right after the set nobody is in bed yet either.
+  const firstAsleep = parts.drying.findIndex(({ method }) => method.canSleepIn);
+  const awakeMs = firstAsleep < 0 ? 0 : hoursOf(parts.drying.slice(0, firstAsleep)) * HOUR;
+  const begin = startMs ?? (kept ? beforeTheNight(latest, workMs + awakeMs, kept) : latest);
   const installEnd = begin + workMs;
   let at = begin;
   const prep = parts.prep.map(({ part, minutes, handsOn }): ScheduleBlock => {

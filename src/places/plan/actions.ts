@@ -1,5 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { briefOfFile } from '@/core/formats/brief-of-file';
 import { readBrief } from '@/core/formats/read-brief';
 import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
@@ -25,6 +26,7 @@ import {
   handUnitsInput,
   likeSetInput,
   newPlanInput,
+  openFileInput,
   planIdInput,
   renamePlanInput,
   savePlanInput,
@@ -43,6 +45,33 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
       tx,
       studioId,
       { ...content, headId: head.id, measurementId: head.measurement.id, status: 'draft' },
+      nowMs,
+    ),
+  );
+  revalidatePath('/plan');
+  return { id };
+});
+
+/** Opens a brief, or a plan that carries its brief, as a new plan for a head. */
+export const openFile = action(openFileInput, async ({ input, actor, database, nowMs }) => {
+  const told = briefOfFile(input.text);
+  if (!told.ok) throw new AppError('invalid', told.errors);
+  const studioId = actor.studio.id;
+  const head = await findHead(database.db, studioId, input.headId);
+  if (!head) throw new AppError('not-found');
+  const brief = { timeZone: actor.studio.timeZone, ...told.value };
+  const id = await database.write((tx) =>
+    createPlan(
+      tx,
+      studioId,
+      {
+        title: input.title,
+        brief,
+        layerProductIds: (brief.set.layers ?? []).map(() => null),
+        headId: head.id,
+        measurementId: head.measurement.id,
+        status: 'draft',
+      },
       nowMs,
     ),
   );

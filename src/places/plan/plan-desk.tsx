@@ -71,6 +71,8 @@ export interface PlanDeskProps {
 
 const FitDialog = dynamic(() => import('./fit/fit-dialog').then((module) => module.FitDialog));
 
+const SheetDialog = dynamic(() => import('./sheet/sheet-dialog').then((module) => module.SheetDialog));
+
 const PICKED: SectionState = { kind: 'in-hand' };
 const UNPICKED: SectionState = { kind: 'plain' };
 
@@ -92,6 +94,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const [turned, setTurned] = useState(false);
   const [isByHand, setByHand] = useState(false);
   const [isFitting, setFitting] = useState(false);
+  const [isPrinting, setPrinting] = useState(false);
   const [refusals, setRefusals] = useState<readonly FieldError[]>([]);
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
   const [isBooked, setBooked] = useState(props.isBooked);
@@ -209,6 +212,16 @@ export function PlanDesk(props: PlanDeskProps) {
         <Button variant="outlined" onClick={() => setFitting(true)}>
           Fit to my time
         </Button>
+        <Button
+          variant="outlined"
+          disabled={!plan}
+          onClick={async () => {
+            await draft.keep();
+            setPrinting(true);
+          }}
+        >
+          Sheet
+        </Button>
         <Button variant="outlined" aria-pressed={isBooked} onClick={book}>
           {isBooked ? 'Booked' : 'Book it'}
         </Button>
@@ -264,6 +277,7 @@ export function PlanDesk(props: PlanDeskProps) {
         )}
       </div>
 
+      {isPrinting && <SheetDialog planId={props.id} onClose={() => setPrinting(false)} />}
       {isFitting && (
         <FitDialog
           brief={brief}

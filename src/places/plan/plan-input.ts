@@ -24,6 +24,13 @@ export const likeSetInput = z.strictObject({ setId: id });
 export const asidePlanInput = z.strictObject({ id, isAside: z.boolean() });
 export const bookPlanInput = z.strictObject({ id, isBooked: z.boolean() });
 
+/** A brief or plan file opened as a new plan for a head. */
+export const openFileInput = z.strictObject({
+  headId: id,
+  title,
+  text: z.string().max(250_000, 'a file of at most 250 kB'),
+});
+
 /** A school taken on a head. */
 export const schoolInput = z
   .strictObject({ headId: id, question: z.enum(SCHOOL_QUESTION_IDS), school: z.string().max(40) })

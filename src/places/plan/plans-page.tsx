@@ -3,6 +3,7 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatLocalTime } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
+import { OpenFile } from './open-file';
 import { NewPlanButton } from './new-plan-button';
 import { wholeSetLabel } from './plan-content';
 import styles from './plans-page.module.css';
@@ -48,6 +49,7 @@ export function PlansPage({ plans, heads }: Loaded) {
               </li>
             ))}
           </ul>
+          <OpenFile heads={heads.map(({ id, name }) => ({ id, name }))} />
         </Part>
       )}
     </Page>

@@ -1,6 +1,6 @@
 import 'server-only';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerView } from '@/core/plan/answer-view';
+import { answerDraft, answerView } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
 import { findHead, listHeads } from '@/server/db/rows/heads';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
@@ -84,4 +84,37 @@ export const loadBeside = (id: string) =>
       timeZone: actor.studio.timeZone,
       nowMs,
     };
+  });
+
+/** Heads drawn for what is printed or handed out. */
+const PRINTED_DRAWS = 400;
+
+/** A plan worked out to be printed or handed out; what is wrong with it where it does not add up; null when it is gone. */
+export const loadPrinted = (id: string) =>
+  query(async ({ actor, database, nowMs }) => {
+    const { studio } = actor;
+    const plan = await findPlan(database.db, studio.id, id);
+    const head = plan && (await findHead(database.db, studio.id, plan.headId));
+    if (!plan || !head) return null;
+    const draft = answerDraft(plan.brief, null);
+    if (draft.ok) draft.value.drawTo(PRINTED_DRAWS);
+    return {
+      content: { title: plan.title, brief: plan.brief, layerProductIds: plan.layerProductIds },
+      answer: draft.ok ? { ok: true as const, value: draft.value.view(PRINTED_DRAWS) } : draft,
+      head,
+      schools: head.schools,
+      products: await listProducts(database.db, studio.id),
+      handUnits: studio.handUnits,
+      timeZone: studio.timeZone,
+      printedAtMs: nowMs,
+    };
+  });
+
+/** Where a plan leads now: to its set once it was begun, else to the plan; null when both are gone. */
+export const whereToOpen = (id: string) =>
+  query(async ({ actor, database }) => {
+    const begun = (await listSets(database.db, actor.studio.id, 'all')).filter((set) => set.planId === id);
+    const set = begun[0];
+    if (set) return set.takenDownAtMs === null ? `/chair/${set.id}` : `/sets/${set.id}`;
+    return (await findPlan(database.db, actor.studio.id, id)) ? `/plan/${id}` : null;
   });

@@ -2,20 +2,18 @@
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { seededRng } from '@/core/random/rng';
-import { putOn, readingOf, switchedOn, zeroed, type SimulatedScale } from '@/core/scale/simulated-scale';
+import { startScale, type RunningScale } from '@/workers/client';
 import { Page, Part } from '@/ui/shell/page';
-import { SCALE_CHANNEL } from '../shelf/weighing/broadcast-scale';
 import type { loadTubs } from './queries';
 import styles from './scale-device.module.css';
 
-const TELL_EVERY_MS = 150;
 /** What is really in a tub lies this far either side of what is thought, as a share: why one weighs. */
 const TUB_OFF = 0.06;
 const SCOOP_G = 5;
 
 /** A small scale that pretends: tubs are put on it, and it tells what it reads to the other pages. */
 export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>) {
-  const scale = useRef<SimulatedScale | null>(null);
+  const scale = useRef<RunningScale | null>(null);
   const [shownG, setShownG] = useState<number | null>(null);
   const [on, setOn] = useState<string | null>(null);
   const [insideG, setInsideG] = useState<Readonly<Record<string, number>>>(() =>
@@ -25,21 +23,13 @@ export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>
   );
 
   useEffect(() => {
-    const channel = new BroadcastChannel(SCALE_CHANNEL);
-    scale.current ??= switchedOn(seed, Date.now());
-    const timer = setInterval(() => {
-      const reading = readingOf(scale.current!, Date.now());
-      setShownG(reading.grams);
-      channel.postMessage(reading);
-    }, TELL_EVERY_MS);
-    return () => {
-      clearInterval(timer);
-      channel.close();
-    };
+    const running = startScale(seed, ({ grams }) => setShownG(grams));
+    scale.current = running;
+    return running.end;
   }, [seed]);
 
   const load = (grams: number, id: string | null) => {
-    if (scale.current) scale.current = putOn(scale.current, grams, Date.now());
+    scale.current?.putOn(grams);
     setOn(id);
   };
   const tub = tubs.find(({ id }) => id === on);
@@ -60,12 +50,7 @@ export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>
         </p>
         <p className={styles.plate}>{tub ? tub.name : 'nothing on it'}</p>
         <div className={styles.keys}>
-          <Button
-            variant="outlined"
-            onClick={() => {
-              if (scale.current) scale.current = zeroed(scale.current, Date.now());
-            }}
-          >
+          <Button variant="outlined" onClick={() => scale.current?.zero()}>
             Zero
           </Button>
           <Button variant="outlined" disabled={!tub} onClick={scoop}>

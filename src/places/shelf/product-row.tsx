@@ -56,13 +56,18 @@ export function ProductRow({
           </>
         )}
       </span>
-      <span role="cell" data-label="kept for booked" data-short={left !== null && keptG > left}>
+      <span
+        role="cell"
+        data-label="kept for booked"
+        data-none={keptG === 0}
+        data-short={left !== null && keptG > left}
+      >
         {keptG > 0 ? formatMass(keptG, units) : '–'}
       </span>
-      <span role="cell" data-label="for 100 g">
+      <span role="cell" data-label="for 100 g" data-none={perG === null}>
         {perG === null ? '–' : formatMoney(perG * PRICED_G, currency)}
       </span>
-      <span role="cell" data-label="use by" data-short={isPast}>
+      <span role="cell" data-label="use by" data-none={product.useBy === null} data-short={isPast}>
         {product.useBy === null ? '–' : `${formatCalendarDay(product.useBy)}${isPast ? ', past' : ''}`}
       </span>
       <span role="cell">

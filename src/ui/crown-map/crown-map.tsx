@@ -4,7 +4,7 @@ import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-l
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
-import { HEAD_DRAWING } from './head-drawing';
+import { HEAD_DRAWING } from '@/core/parting/head-drawing';
 import { Motif, MOTIF_ROOM, type MotifKind } from './motif';
 import { stateWords, wetStep, type SectionState } from './section-state';
 import { hairTone, skinTone } from './tones';

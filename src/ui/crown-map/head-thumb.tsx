@@ -1,6 +1,6 @@
 'use client';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
-import { HEAD_DRAWING } from './head-drawing';
+import { HEAD_DRAWING } from '@/core/parting/head-drawing';
 import styles from './head-thumb.module.css';
 import { wetStep, type SectionState } from './section-state';
 import { hairTone, skinTone } from './tones';

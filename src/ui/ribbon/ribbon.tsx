@@ -108,7 +108,7 @@ export function Ribbon({
               className={styles.block}
               data-step={block.step}
               data-hands={block.handsOn}
-              title={block.handsOn ? 'with hands' : 'by itself'}
+              title={`${lasts(block)}, ${block.handsOn ? 'with hands' : 'by itself'}`}
               style={{ flexGrow: Math.max(3, Math.sqrt(minutes(block))) }}
             >
               <span className={styles.day}>{isNewDay ? dayOfBlock(block) : ''}</span>
@@ -136,7 +136,8 @@ export function Ribbon({
                 )}
               </BlockHold>
               <span className={styles.time}>
-                {formatClock(block.startMs, timeZone)} · {lasts(block)}
+                {formatClock(block.startMs, timeZone)}
+                {!block.part && ` · ${lasts(block)}`}
               </span>
             </li>
           );

@@ -120,19 +120,7 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
               const name = layerName(layer, productIds[i] ?? null, shelf);
               return (
                 <LayerRow key={ids[i]!} id={ids[i]!} name={name}>
-                  <span className={styles.name}>
-                    {name}
-                    <span className={styles.dose}>
-                      {productRoles[layer.role].label.toLowerCase()}
-                      {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
-                    </span>
-                    {doses[i] && doses[i].amount !== 'right' && (
-                      <span className={styles.flag}>
-                        {doses[i].amount === 'much' ? 'much' : 'little'} for this hair:{' '}
-                        {formatMass(doses[i].recommendedGrams, units)} is usual
-                      </span>
-                    )}
-                  </span>
+                  <span className={styles.name}>{name}</span>
                   <IconButton
                     size="small"
                     aria-label={`${name}: earlier`}
@@ -152,6 +140,18 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
                   <IconButton size="small" aria-label={`${name}: leave out`} onClick={() => remove(i)}>
                     <CloseIcon width={18} height={18} />
                   </IconButton>
+                  <span className={styles.about}>
+                    <span className={styles.dose}>
+                      {productRoles[layer.role].label.toLowerCase()}
+                      {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
+                    </span>
+                    {doses[i] && doses[i].amount !== 'right' && (
+                      <span className={styles.flag}>
+                        {doses[i].amount === 'much' ? 'much' : 'little'} for this hair:{' '}
+                        {formatMass(doses[i].recommendedGrams, units)} is usual
+                      </span>
+                    )}
+                  </span>
                 </LayerRow>
               );
             })}

@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import type { Scale } from '@/core/scale/scale';
-
-/** Where the simulated scale of this browser tells its readings. */
-export const SCALE_CHANNEL = 'keen-spiral-scale';
+import { SCALE_CHANNEL } from '@/workers/scale-channel';
 
 const reading = z.strictObject({ grams: z.number(), atMs: z.number() });
 

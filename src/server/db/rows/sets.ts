@@ -25,6 +25,8 @@ export type SetSection = Omit<typeof setSections.$inferSelect, 'studioId' | 'set
 export interface SetListing {
   readonly id: string;
   readonly title: string;
+  /** The plan it was begun from; null where that is gone. */
+  readonly planId: string | null;
   readonly headId: string;
   readonly headName: string;
   readonly skinTone: string;
@@ -43,7 +45,6 @@ export interface SetListing {
 
 /** A set with everything that happened to it. */
 export interface SetRecord extends SetListing {
-  readonly planId: string | null;
   readonly modelVersion: string;
   readonly dryingBelief: RateBelief | null;
   readonly sections: readonly SetSection[];
@@ -56,6 +57,7 @@ export interface SetRecord extends SetListing {
 const listing = {
   id: sets.id,
   title: sets.title,
+  planId: sets.planId,
   headId: sets.headId,
   headName: heads.name,
   skinTone: heads.skinTone,
@@ -112,7 +114,6 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
   const [row] = await reader
     .select({
       ...listing,
-      planId: sets.planId,
       modelVersion: sets.modelVersion,
       dryingBelief: sets.dryingBelief,
     })

@@ -1,6 +1,6 @@
-import { DRAWING, drawnX, drawnY, UNITS_PER_R } from '@/core/parting/drawn-layout';
-import { chartPoint } from '@/core/sphere/crown-chart';
-import { hairlinePolarRad } from '@/core/sphere/hairline';
+import { DRAWING, drawnX, drawnY, UNITS_PER_R } from './drawn-layout';
+import { chartPoint } from '../sphere/crown-chart';
+import { hairlinePolarRad } from '../sphere/hairline';
 
 const fixed = (value: number) => (Math.round(value * 10) / 10).toString();
 const at = (x: number, y: number) => `${fixed(drawnX({ x, y }))} ${fixed(drawnY({ x, y }))}`;

@@ -1,0 +1,93 @@
+import type { NextRequest } from 'next/server';
+import type { PaperId } from '@/core/sheet/mark';
+import { loadPrinted } from '@/places/plan/queries';
+import { composeSheet } from '@/places/plan/sheet/compose';
+import { qrModules } from '@/places/plan/sheet/qr-modules';
+import { sheetWords } from '@/places/plan/sheet/sheet-content';
+import { AppError } from '@/server/errors';
+import { route } from '@/server/route';
+import { measure } from '@/server/sheet/fonts';
+import { sheetPdf } from '@/server/sheet/pdf';
+import { sheetSvg } from '@/server/sheet/svg';
+import type { UnitSystem } from '@/ui/format';
+
+type Printed = NonNullable<Awaited<ReturnType<typeof loadPrinted>>>;
+
+const json = (value: unknown) => ({ type: 'application/json', body: `${JSON.stringify(value, null, 2)}\n` });
+
+function answerOf({ answer }: Printed) {
+  if (!answer.ok) throw new AppError('invalid', answer.errors);
+  return answer.value;
+}
+
+function sheetOf(printed: Printed, paper: PaperId, request: NextRequest, id: string) {
+  const answer = answerOf(printed);
+  const units: UnitSystem = request.nextUrl.searchParams.get('units') === 'imperial' ? 'imperial' : 'metric';
+  const host = request.headers.get('host') ?? request.nextUrl.host;
+  return composeSheet(
+    sheetWords({ ...printed, answer, units }),
+    { sections: answer.drawn, partPath: answer.partPath },
+    qrModules(`${request.nextUrl.protocol}//${host}/open/${id}`),
+    paper,
+    measure,
+  );
+}
+
+const pdf = (paper: PaperId) => async (printed: Printed, request: NextRequest, id: string) => ({
+  type: 'application/pdf',
+  body: Buffer.from(await sheetPdf(sheetOf(printed, paper, request, id), printed.printedAtMs)),
+});
+const svg = (paper: PaperId) => (printed: Printed, request: NextRequest, id: string) => ({
+  type: 'image/svg+xml',
+  body: sheetSvg(sheetOf(printed, paper, request, id)),
+});
+
+/** What a plan can be had as. Add a form by adding it here. */
+const FORMS: Readonly<
+  Record<
+    string,
+    (
+      printed: Printed,
+      request: NextRequest,
+      id: string,
+    ) => Promise<{ type: string; body: BodyInit }> | { type: string; body: BodyInit }
+  >
+> = {
+  'a4.pdf': pdf('a4'),
+  'letter.pdf': pdf('letter'),
+  'a4.svg': svg('a4'),
+  'letter.svg': svg('letter'),
+  'brief.json': ({ content }) => json(content.brief),
+  'plan.json': (printed) => json({ ...answerOf(printed).view.plan, brief: printed.content.brief }),
+};
+
+/** A file name of a plan that every system takes. */
+const fileName = (title: string, file: string) =>
+  `${
+    title
+      .normalize('NFKD')
+      .replace(/[^\w -]/g, '')
+      .trim()
+      .replace(/\s+/g, '-')
+      .toLowerCase() || 'plan'
+  }-${file}`;
+
+export async function GET(
+  request: NextRequest,
+  { params }: { params: Promise<{ id: string; file: string }> },
+): Promise<Response> {
+  const { id, file } = await params;
+  return route(async () => {
+    const form = FORMS[file];
+    const printed = form && (await loadPrinted(id));
+    if (!printed) throw new AppError('not-found');
+    const { type, body } = await form(printed, request, id);
+    return new Response(body, {
+      headers: {
+        'content-type': type,
+        'content-disposition': `inline; filename="${fileName(printed.content.title, file)}"`,
+        'cache-control': 'no-store',
+      },
+    });
+  })(request);
+}

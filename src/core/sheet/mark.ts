@@ -1,0 +1,49 @@
+/** The three faces of a sheet. */
+export const FACES = ['text', 'bold', 'heading'] as const;
+export type FaceId = (typeof FACES)[number];
+
+/** A line of text; `yMm` is its base line. */
+export interface TextMark {
+  readonly kind: 'text';
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly sizePt: number;
+  readonly face: FaceId;
+  readonly align: 'start' | 'middle' | 'end';
+  readonly text: string;
+}
+
+/** A path in units of its own, placed and scaled. Ink is black, paper is white: nothing else prints alike everywhere. */
+export interface PathMark {
+  readonly kind: 'path';
+  readonly d: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  /** Millimetres of one unit of the path. */
+  readonly scale: number;
+  readonly fill: 'ink' | 'paper' | 'none';
+  /** 0 draws no line. */
+  readonly strokeMm: number;
+}
+
+export type Mark = TextMark | PathMark;
+
+/** One page as a list of marks, from which any drawing of it is made. Measured from the top left. */
+export interface Sheet {
+  readonly title: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly marks: readonly Mark[];
+}
+
+/** Papers a sheet is made for (ISO 216 A4; ANSI Letter, 8½ × 11 in). */
+export const PAPERS = {
+  a4: { label: 'A4', widthMm: 210, heightMm: 297 },
+  letter: { label: 'Letter', widthMm: 215.9, heightMm: 279.4 },
+} as const;
+export type PaperId = keyof typeof PAPERS;
+
+export const MM_PER_PT = 25.4 / 72;
+
+/** How wide a text is set, mm. */
+export type Measure = (text: string, sizePt: number, face: FaceId) => number;

@@ -1,0 +1,238 @@
+import {
+  followedSchool,
+  SCHOOL_QUESTION_IDS,
+  schoolQuestion,
+  type ChosenSchools,
+} from '@/core/advice/schools';
+import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
+import { nightCares } from '@/core/coefficients/night-care';
+import { prepName } from '@/core/coefficients/prep-steps';
+import { startStates } from '@/core/coefficients/start-states';
+import { dryingMethods, type DryingMethodId } from '@/core/drying-methods';
+import { PART_LABEL } from '@/core/parting/pattern';
+import { QUADRANT_LABEL } from '@/core/parting/quadrant';
+import type { AnsweredView } from '@/core/plan/answer-view';
+import { sectionsToFeel } from '@/core/plan/sections-to-feel';
+import { inHands } from '@/core/products/dose';
+import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
+import { productRoles } from '@/core/products';
+import type { ScheduleBlock } from '@/core/schedule/backward';
+import type { FlowBlock, FlowLine } from '@/core/sheet/flow';
+import { techniqueOf } from '@/core/techniques';
+import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
+import {
+  formatAboutClock,
+  formatArea,
+  formatChance,
+  formatClock,
+  formatDay,
+  formatDiameter,
+  formatHands,
+  formatHours,
+  formatLocalTime,
+  formatMass,
+  formatMinutes,
+  type UnitSystem,
+} from '@/ui/format';
+import { layerName, wholeSetLabel, type PlanContent, type ShelfProduct } from '../plan-content';
+
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+const HOUR_MS = 3_600_000;
+
+/** What a sheet is made of. */
+export interface SheetSource {
+  readonly content: PlanContent;
+  readonly answer: AnsweredView;
+  readonly head: { readonly name: string; readonly description: string; readonly allergies: string };
+  readonly schools: ChosenSchools;
+  readonly products: readonly ShelfProduct[];
+  readonly handUnits: WeighedUnits;
+  readonly units: UnitSystem;
+  readonly timeZone: string;
+  readonly printedAtMs: number;
+}
+
+/** The words of a sheet, in the order they matter. */
+export interface SheetWords {
+  readonly title: string;
+  readonly head: string;
+  readonly readyBy: string;
+  readonly mind: string;
+  readonly caption: string;
+  readonly blocks: readonly FlowBlock[];
+  /** Left out first where a page is full. */
+  readonly notes: FlowBlock;
+  readonly footer: string;
+}
+
+function blockName(block: ScheduleBlock, setLabel: string): string {
+  switch (block.step) {
+    case 'prep':
+      return block.part ? prepName(block.part) : 'Wash and prep';
+    case 'install':
+      return `Set ${setLabel}`;
+    case 'dry':
+      return `Dry ${dryingMethods[block.method as DryingMethodId]?.phrase ?? ''}`.trim();
+    case 'takedown':
+      return 'Take down';
+    case 'separate':
+      return 'Separate';
+  }
+}
+
+/** Sections in the order of the work, as runs of numbers through each quarter of the head. */
+function orderLines({ view }: AnsweredView): FlowLine[] {
+  const runs: { quadrant: keyof typeof QUADRANT_LABEL; from: number; to: number }[] = [];
+  view.quadrants.forEach((quadrant, i) => {
+    const last = runs.at(-1);
+    if (last?.quadrant === quadrant) runs[runs.length - 1] = { ...last, to: i + 1 };
+    else runs.push({ quadrant, from: i + 1, to: i + 1 });
+  });
+  const numbers = new Map<string, string[]>();
+  for (const { quadrant, from, to } of runs) {
+    const own = numbers.get(quadrant) ?? [];
+    own.push(from === to ? String(from) : `${from}–${to}`);
+    numbers.set(quadrant, own);
+  }
+  const mist = view.plan.drying.waiting;
+  return [...numbers].map(([quadrant, own]) => {
+    const at = mist.find((waiting) => waiting.quadrant === quadrant)?.mistAtMin[0];
+    return {
+      text: `${sentence(QUADRANT_LABEL[quadrant as keyof typeof QUADRANT_LABEL])}: ${own.join(', ')}${at === undefined ? '' : `; mist after ${formatMinutes(at)}`}`,
+    };
+  });
+}
+
+/** Everything a sheet says, from a plan and what comes of it. */
+export function sheetWords(source: SheetSource): SheetWords {
+  const { content, answer, head, schools, products, units, timeZone } = source;
+  const { brief } = content;
+  const { view, evenness } = answer;
+  const { plan } = view;
+  const technique = techniqueOf(brief.set.technique);
+  const root = brief.set.rootMethod ?? technique.rootMethods[0];
+  const ends = brief.set.endsMethod ?? technique.endsMethods[0];
+  const setLabel = wholeSetLabel({ ...brief.set, sections: brief.set.sections ?? plan.sections.length });
+  const areas = plan.sections.map(({ areaCm2 }) => areaCm2);
+  const hairs = plan.sections.map(({ hairCount }) => hairCount);
+  const range = (values: readonly number[], words: (value: number) => string) => {
+    const [low, high] = [words(Math.min(...values)), words(Math.max(...values))];
+    return low === high ? low : `${low} to ${high}`;
+  };
+  const start = view.blocks.find(({ step }) => step === 'install')?.endMs ?? null;
+  const { dryAfterH, chanceDryAtWearBy } = plan.drying;
+  const dryAt = (hours: number) =>
+    start === null ? formatHours(hours) : formatAboutClock(start + hours * HOUR_MS, timeZone);
+  const feel = sectionsToFeel(view.dryTimes, answer.drawn);
+  const night = brief.wear?.night ?? 'gather-and-bonnet';
+  const followed = SCHOOL_QUESTION_IDS.flatMap((id): FlowLine[] => {
+    const { label, schools: all, only } = schoolQuestion(id);
+    const school = followedSchool(id, brief, schools);
+    // What the plan itself decides stands in its own place; only what hands must remember is told.
+    if (!school || all[school]!.isOf || (only && !only.includes(brief.set.technique))) return [];
+    return [{ text: `${label}: ${all[school]!.label.toLowerCase()}` }];
+  });
+  const cautions = plan.cautions.map(({ text, turnTo, severity }) => ({
+    line: { text: `${text}${turnTo ? ` Ask ${turnTo}.` : ''}` },
+    severity,
+  }));
+  let day = '';
+  const times = view.blocks.map((block): FlowLine => {
+    const own = formatDay(block.startMs, timeZone);
+    const isNew = own !== day;
+    day = own;
+    const lasts = (block.endMs - block.startMs) / 60_000;
+    return {
+      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, timeZone)}  ${blockName(block, setLabel)}`,
+      end: lasts >= 100 ? formatHours(lasts / 60) : formatMinutes(lasts),
+    };
+  });
+  return {
+    title: content.title,
+    head: [head.name, head.description].filter(Boolean).join(', '),
+    readyBy: brief.wearBy ? `Ready by ${formatLocalTime(brief.wearBy)}` : 'No time set',
+    mind: head.allergies ? `Mind: ${head.allergies}` : '',
+    caption: [
+      setLabel,
+      `${range(areas, (cm2) => formatArea(cm2, units))} each`,
+      `${range(hairs, (count) => String(Math.round(count / 100) * 100))} hairs`,
+      `even to ${Math.max(1, Math.round(evenness.loadCv * 100))} %`,
+      PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase(),
+      formatDay(source.printedAtMs, timeZone),
+    ].join(', '),
+    blocks: [
+      {
+        title: 'The set',
+        lines: [
+          { text: `${technique.label}, for a ${technique.styleName}` },
+          { text: sentence(`${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`) },
+          { text: `Start: ${startStates[brief.set.startState ?? 'damp'].label.toLowerCase()}` },
+          ...(brief.set.brushedThrough ? [{ text: 'Brushed through after product' }] : []),
+        ],
+      },
+      {
+        title: 'Layers, in order',
+        lines: plan.doses.flatMap((dose, i): FlowLine[] => {
+          const layer = brief.set.layers?.[i];
+          if (!layer) return [];
+          const hands = inHands(layer.role, dose.grams, source.handUnits);
+          return [
+            {
+              text: `${i + 1}. ${layerName(layer, content.layerProductIds[i] ?? null, products)}`,
+              end: formatMass(dose.grams, units),
+              face: 'bold',
+            },
+            {
+              text: `${productRoles[layer.role].label.toLowerCase()}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
+            },
+          ];
+        }),
+      },
+      {
+        title: 'Tools',
+        lines: plan.tools.map(({ kind, diameterMm, needed }) => ({
+          text: `${formatDiameter(diameterMm, units)} ${toolKinds[kind as ToolKindId]?.noun[1] ?? kind}`,
+          end: String(needed),
+        })),
+      },
+      { title: 'Times', lines: times },
+      {
+        title: 'Dry to the root',
+        lines: [
+          {
+            text: `${dryAt(dryAfterH.p50)}, between ${dryAt(dryAfterH.p10)} and ${dryAt(dryAfterH.p90)}${start === null ? ' after setting' : ''}`,
+            face: 'bold',
+          },
+          ...(chanceDryAtWearBy === null
+            ? []
+            : [{ text: `${formatChance(chanceDryAtWearBy)} sure to be dry at takedown` }]),
+          { text: `Feel ${feel.join(', ')} first, at the root` },
+        ],
+      },
+      {
+        title: 'Order of work',
+        lines: [{ text: 'By number, row by row from the nape. Clip away:' }, ...orderLines(answer)],
+      },
+      {
+        title: 'Takedown and nights',
+        lines: [
+          {
+            text: `${brief.wear?.hands === 'bare' ? 'Bare hands' : 'Oiled fingers'}, ends first; each ${technique.noun[0]} in ${brief.wear?.separations ?? 2} ${brief.wear?.separations === 1 ? 'piece' : 'pieces'}`,
+          },
+          { text: `At night: ${nightCares[night].label.toLowerCase()}` },
+        ],
+      },
+      { title: 'On this head', lines: followed },
+      {
+        title: 'Mind',
+        lines: cautions.filter(({ severity }) => severity !== 'note').map(({ line }) => line),
+      },
+    ],
+    notes: {
+      title: 'Also',
+      lines: cautions.filter(({ severity }) => severity === 'note').map(({ line }) => line),
+    },
+    footer: 'A forecast, not a promise. It does not replace a licence, a local code or medical advice.',
+  };
+}
