@@ -114,6 +114,7 @@ describe('states and scales in words', () => {
       curlDiameterMm: 9,
       stretch: 0.7,
       visibleLengthCm: {},
+      zoneCurlDiameterMm: {},
     }));
     const points = wearSeries(forecast, [{ day: 3, definition: 4, frizz: 6 }]);
     expect(points).toHaveLength(4);

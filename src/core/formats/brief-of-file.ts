@@ -17,7 +17,10 @@ export function briefOfFile(text: string): Checked<BriefInput> {
   } catch {
     return wrong('this file is not JSON; open a brief or a plan that was exported here');
   }
-  const { format, brief } = (raw ?? {}) as { format?: unknown; brief?: unknown };
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
+    return wrong('this file holds no brief; open a brief or a plan that was exported here');
+  }
+  const { format, brief } = raw as { format?: unknown; brief?: unknown };
   if (format === 'keen-spiral/plan' && brief === undefined) {
     return wrong('this plan does not carry its brief; export it again from the plan, or open the brief');
   }

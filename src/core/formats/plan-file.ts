@@ -139,6 +139,7 @@ export const planFile = z
           curlDiameterMm: number,
           stretch: number,
           visibleLengthCm,
+          zoneCurlDiameterMm: visibleLengthCm,
         }),
       ),
     }),

@@ -24,6 +24,7 @@ export interface WearDayForecast {
   readonly curlDiameterMm: number;
   readonly stretch: number;
   readonly visibleLengthCm: Partial<Record<Zone, number>>;
+  readonly zoneCurlDiameterMm: Partial<Record<Zone, number>>;
 }
 
 /** What comes of a set once it is taken down. */
@@ -173,6 +174,9 @@ export function resultOf(
       stretch: mean((curl) => curl.stretch),
       visibleLengthCm: Object.fromEntries(
         samples.map(({ section }, i) => [section.zone, curls[i]!.visibleMm / 10]),
+      ),
+      zoneCurlDiameterMm: Object.fromEntries(
+        samples.map(({ section }, i) => [section.zone, curls[i]!.diameterMm]),
       ),
     };
   };

@@ -8,7 +8,8 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
-import { ZONES } from '@/core/hair/zone';
+import { STRAND_UM } from '@/core/coefficients/hair';
+import { perZone, ZONES } from '@/core/hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { techniqueOf } from '@/core/techniques';
 import { CrownMap } from '@/ui/crown-map/crown-map';
@@ -71,6 +72,9 @@ export interface PlanDeskProps {
 
 const FitDialog = dynamic(() => import('./fit/fit-dialog').then((module) => module.FitDialog));
 
+const RoundDialog = dynamic(() => import('./round/round-dialog').then((module) => module.RoundDialog), {
+  ssr: false,
+});
 const SheetDialog = dynamic(() => import('./sheet/sheet-dialog').then((module) => module.SheetDialog));
 
 const PICKED: SectionState = { kind: 'in-hand' };
@@ -94,6 +98,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const [turned, setTurned] = useState(false);
   const [isByHand, setByHand] = useState(false);
   const [isFitting, setFitting] = useState(false);
+  const [isRound, setRound] = useState(false);
   const [isPrinting, setPrinting] = useState(false);
   const [refusals, setRefusals] = useState<readonly FieldError[]>([]);
   const [isNewer, setNewer] = useState(props.hasNewerMeasurement);
@@ -277,6 +282,22 @@ export function PlanDesk(props: PlanDeskProps) {
         )}
       </div>
 
+      {isRound && plan && live.answer && (
+        <RoundDialog
+          source={{
+            plan,
+            stretchedCm: perZone((zone) => (typeof lengths === 'number' ? lengths : lengths[zone])),
+            circumferenceCm: brief.head.circumferenceCm ?? 56,
+            strandUm: brief.head.strandDiameterUm ?? STRAND_UM.medium,
+            separations: brief.wear?.separations ?? 2,
+          }}
+          sections={live.answer.drawn}
+          partPath={live.answer.partPath}
+          skin={props.head.skinTone}
+          hair={props.head.hairTone}
+          onClose={() => setRound(false)}
+        />
+      )}
       {isPrinting && <SheetDialog planId={props.id} onClose={() => setPrinting(false)} />}
       {isFitting && (
         <FitDialog
@@ -324,6 +345,15 @@ export function PlanDesk(props: PlanDeskProps) {
           onClick={() => setByHand(!isByHand)}
         >
           Part by hand
+        </Button>
+        <Button
+          className={styles.round3d}
+          size="small"
+          variant="outlined"
+          disabled={!plan}
+          onClick={() => setRound(true)}
+        >
+          In the round
         </Button>
         <div className={styles.drawing}>
           {live.answer && (
