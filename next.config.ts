@@ -8,6 +8,8 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ['pino', '@libsql/client', 'libsql'],
   experimental: { serverActions: { bodySizeLimit: '256kb' } },
+  // A drawing on its own, such as a plan sheet, has no page that would name the icon.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
 };
 
 export default config;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
-import { press, see } from '../support/hands';
+import { openStep, press, see } from '../support/hands';
 import { startServer, type TestServer } from '../support/server';
 
 interface AxeViolation {
@@ -33,6 +33,10 @@ beforeAll(async () => {
     '/wear',
     `/wear/${worn}`,
     `/sets/${worn}`,
+    '/shelf',
+    '/shelf/products/new',
+    `/shelf/mixes/${await first('select id from mixes')}`,
+    '/scale',
   ];
 });
 afterAll(async () => {
@@ -98,6 +102,35 @@ describe.each([
     expect(problems).toEqual([]);
     await page.close();
   });
+});
+
+describe('what opens over a place', () => {
+  it.each([DESK, PHONE])(
+    'axe finds nothing on the sheet, the head in the round, a weighing',
+    async (viewport) => {
+      const { page, problems } = await openPage(browser, viewport);
+      await page.setBypassCSP(true);
+      await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+      await openStep(page, 'Layers');
+      await page.waitForSelector('button[aria-label^="Move "]');
+      await openStep(page, 'Before the set');
+      expect(await axeOn(page, 'prep')).toEqual([]);
+      await press(page, 'Sheet');
+      await see(page, 'To open elsewhere');
+      expect(await axeOn(page, 'sheet')).toEqual([]);
+      await press(page, 'Leave');
+      await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+      await press(page, 'In the round');
+      await page.waitForSelector('canvas[data-ready="true"]');
+      expect(await axeOn(page, 'in the round')).toEqual([]);
+      await page.goto(`${server.origin}/shelf`, { waitUntil: 'networkidle0' });
+      await press(page, 'Weigh Reedbed foam');
+      await see(page, 'no scale is heard');
+      expect(await axeOn(page, 'weighing')).toEqual([]);
+      expect(problems).toEqual([]);
+      await page.close();
+    },
+  );
 });
 
 describe('by keyboard alone', () => {

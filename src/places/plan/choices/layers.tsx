@@ -60,9 +60,11 @@ const announcementsOf = (
 ): Announcements => ({
   onDragStart: ({ active }) => `${nameAt(active.id)} is lifted.`,
   onDragOver: ({ active, over }) =>
-    over
-      ? `${nameAt(active.id)} is at the place of ${nameAt(over.id)}. ${problemsAt(active.id, over.id).join(' ')}`
-      : undefined,
+    over?.id === active.id
+      ? `${nameAt(active.id)} is at its own place.`
+      : over
+        ? `${nameAt(active.id)} is at the place of ${nameAt(over.id)}. ${problemsAt(active.id, over.id).join(' ')}`
+        : undefined,
   onDragEnd: ({ active }) => `${nameAt(active.id)} is put down.`,
   onDragCancel: ({ active }) => `${nameAt(active.id)} is back where it was.`,
 });

@@ -1,0 +1,164 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { describe, expect, it } from 'vitest';
+import { arrive, forecastSettles, press, see } from '../support/hands';
+import { setScene } from '../support/scene';
+
+const scene = setScene('demo');
+const booked = async () =>
+  String((await scene.database.client.execute(`select id from plans where status = 'chosen'`)).rows[0]?.id);
+const fetched = async (file: string) => fetch(`${scene.origin}/plan/${await booked()}/sheet/${file}`);
+
+describe('the plan sheet', () => {
+  it('is opened from the plan, shown as it prints, and read back from its PDF', async () => {
+    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await forecastSettles(scene.page);
+    await press(scene.page, 'Sheet');
+    await scene.page.waitForFunction(() => {
+      const shown = document.querySelector<HTMLImageElement>('img[alt="The sheet as it prints"]');
+      return shown?.complete && shown.naturalWidth > 0;
+    });
+    const href = await scene.page.$eval('[role="dialog"] a[href*=".pdf"]', (own) => own.getAttribute('href'));
+    const answer = await fetch(scene.origin + href!);
+    expect(answer.headers.get('content-type')).toBe('application/pdf');
+    const task = getDocument({ data: new Uint8Array(await answer.arrayBuffer()), verbosity: 0 });
+    const pdf = await task.promise;
+    expect(pdf.numPages).toBe(1);
+    const { items } = await (await pdf.getPage(1)).getTextContent();
+    const text = items.map((item) => ('str' in item ? item.str : '')).join(' ');
+    await task.destroy();
+    for (const words of [
+      'Amara',
+      'Stillpond gel',
+      'Set 18 twists',
+      'Order of work',
+      'At night',
+      'does not replace a licence',
+    ])
+      expect(text, words).toContain(words);
+    expect(text).not.toMatch(/NaN|undefined/);
+    expect(scene.problems).toEqual([]);
+  });
+
+  it('takes inches and ounces where they are asked for', async () => {
+    const svg = await (await fetched('letter.svg?units=imperial')).text();
+    expect(svg).toContain('sq in');
+    expect(svg).toContain('oz');
+    expect(svg).not.toContain('cm²');
+  });
+
+  it('its code leads to the plan, and to the set once it is begun', async () => {
+    const at = async () => (await fetch(`${scene.origin}/open/${await booked()}`)).url;
+    expect(await at()).toContain(`/plan/${await booked()}`);
+    expect((await fetch(`${scene.origin}/open/nothing`)).status).toBe(404);
+  });
+
+  it('a missing plan or form is a plain answer, not a stack', async () => {
+    for (const path of ['/plan/nothing/sheet/a4.pdf', `/plan/${await booked()}/sheet/a5.pdf`]) {
+      const answer = await fetch(scene.origin + path);
+      expect(answer.status).toBe(404);
+      expect(answer.headers.get('content-type')).toContain('problem+json');
+    }
+  });
+
+  it('a plan goes out as a file and comes in again for another head', async () => {
+    const plan = (await (await fetched('plan.json')).json()) as {
+      format: string;
+      brief: { set: { sections: number } };
+    };
+    expect(plan.format).toBe('keen-spiral/plan');
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    const give = (name: string, text: string) =>
+      scene.page.$eval(
+        'input[type="file"]',
+        (input, called, body) => {
+          const carried = new DataTransfer();
+          carried.items.add(new File([body], called, { type: 'application/json' }));
+          (input as HTMLInputElement).files = carried.files;
+          input.dispatchEvent(new Event('change', { bubbles: true }));
+        },
+        name,
+        text,
+      );
+    await give('broken.json', '{"format":');
+    await see(scene.page, 'not JSON');
+    await give('old-plan.json', JSON.stringify({ ...plan, brief: undefined }));
+    await see(scene.page, 'does not carry its brief');
+    await give('carried-plan.json', JSON.stringify(plan));
+    await arrive(scene.page, /\/plan\/[^/]+$/);
+    await see(scene.page, `${plan.brief.set.sections} twists`);
+    expect(
+      await scene.page.$eval(
+        'input[aria-label="Name of the plan"]',
+        (own) => (own as HTMLInputElement).value,
+      ),
+    ).toBe('carried');
+  });
+});
+
+describe('the head in the round', () => {
+  it('is drawn when asked for, turned by keys, and told flat beside a ruler too', async () => {
+    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await forecastSettles(scene.page);
+    await press(scene.page, 'In the round');
+    await scene.page.waitForSelector('canvas[data-ready="true"]');
+    const picture = () =>
+      scene.page.$eval('canvas', (own) => own.toDataURL().length + own.toDataURL().slice(-4000));
+    const before = await picture();
+    expect(before.length).toBeGreaterThan(4000);
+    await scene.page.focus('canvas');
+    await scene.page.keyboard.press('ArrowRight');
+    await scene.page.waitForFunction(
+      (old) => {
+        const canvas = document.querySelector('canvas')!;
+        return canvas.toDataURL().length + canvas.toDataURL().slice(-4000) !== old;
+      },
+      {},
+      before,
+    );
+    const turned = await picture();
+    await scene.page.evaluate(() =>
+      [...document.querySelectorAll('label')].find((own) => own.textContent === 'Curls')!.click(),
+    );
+    await scene.page.waitForFunction(
+      (old) => {
+        const canvas = document.querySelector('canvas')!;
+        return canvas.toDataURL().length + canvas.toDataURL().slice(-4000) !== old;
+      },
+      {},
+      turned,
+    );
+    await scene.page.evaluate(() =>
+      [...document.querySelectorAll('label')]
+        .find((own) => own.textContent === 'Flat, beside a ruler')!
+        .click(),
+    );
+    const words = await scene.page.waitForSelector('svg[aria-label*="nape: shows"]');
+    expect(await words!.evaluate((own) => own.getAttribute('aria-label'))).toMatch(
+      /crown: shows [\d.]+ cm, [\d.]+ mm wide/,
+    );
+    await press(scene.page, 'Leave');
+    expect(scene.problems).toEqual([]);
+  });
+
+  it('is flat where WebGL is missing', async () => {
+    const page = await scene.page.browserContext().newPage();
+    page.setDefaultTimeout(60_000);
+    await page.evaluateOnNewDocument(() => {
+      const real = HTMLCanvasElement.prototype.getContext;
+      HTMLCanvasElement.prototype.getContext = function (
+        this: HTMLCanvasElement,
+        kind: string,
+        ...rest: unknown[]
+      ) {
+        return kind.startsWith('webgl')
+          ? null
+          : (real as (...all: unknown[]) => unknown).call(this, kind, ...rest);
+      } as never;
+    });
+    await page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await press(page, 'In the round');
+    await page.waitForSelector('svg[aria-label*="nape: shows"]');
+    expect(await page.$('canvas')).toBeNull();
+    await page.close();
+  });
+});
