@@ -39,7 +39,6 @@ async function main() {
   await take('today', '/');
   await take('heads', '/heads');
   await take('head', `/heads/${amara}`);
-  await take('head-edit', `/heads/${amara}/edit`);
   const settled = (page: Page) => see(page, 'range from 1,000 possible heads').then(() => undefined);
   await take('plan', `/plan/${booked}`, {}, settled);
   await take('plan-how-we-know', `/plan/${booked}`, {}, async (page) => {
@@ -74,8 +73,21 @@ async function main() {
     await page.click('[data-section="13"]');
     await settled(page);
   });
+  await take('plan-sheet', `/plan/${booked}`, {}, async (page) => {
+    await settled(page);
+    await press(page, 'Sheet');
+    await page.waitForFunction(() => {
+      const shown = document.querySelector<HTMLImageElement>('img[alt="The sheet as it prints"]');
+      return shown?.complete && shown.naturalWidth > 0;
+    });
+  });
+  await take('plan-round', `/plan/${booked}`, {}, async (page) => {
+    await settled(page);
+    await press(page, 'In the round');
+    await page.waitForSelector('canvas[data-ready="true"]');
+  });
+  await take('shelf', '/shelf');
   await take('chair-drying', `/chair/${drying}`);
-  await take('chair-drying-phone', `/chair/${drying}`, { viewport: PHONE });
   await take('wear', `/wear/${worn}`);
   await take('set', `/sets/${wedding}`, {}, async (page) => {
     await page.waitForSelector('.recharts-surface');
@@ -93,20 +105,6 @@ async function main() {
         .find((b) => b.textContent?.startsWith(wanted))
         ?.click();
     }, title);
-  await openStep('Look');
-  await page.waitForSelector('input[value="braid"]');
-  await page.click('input[value="braid"]');
-  await page.waitForSelector('[data-section="20"]');
-  await openStep('By zone');
-  await settled(page);
-  await page.evaluate(() => {
-    [...document.querySelectorAll('button')].find((b) => b.textContent === 'Comb coils here')?.click();
-  });
-  await page.waitForFunction(() => document.querySelectorAll('[data-section]').length > 20);
-  await settled(page);
-  await shoot(page, 'plan-tapered');
-  // The same all over again: the set on rods is simple.
-  await press(page, 'Undo');
   await openStep('Look');
   await page.waitForSelector('input[value="rod-set"]');
   await page.click('input[value="rod-set"]');

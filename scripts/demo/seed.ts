@@ -9,7 +9,7 @@ import type { DraftBrief } from '@/places/plan/plan-content';
 import { USUAL_PREP, USUAL_SLEEP } from '@/places/plan/usual-plan';
 import type { Database, Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
-import { createHead, findHead } from '@/server/db/rows/heads';
+import { chooseSchool, createHead, findHead } from '@/server/db/rows/heads';
 import { saveMix } from '@/server/db/rows/shelf';
 import { createPlan } from '@/server/db/rows/plans';
 import { addCheck, addEvents, endSet, saveWearDay, startSet } from '@/server/db/rows/sets';
@@ -233,6 +233,9 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
       const startedAtMs = atHour(nowMs - told.daysAgo * DAY, 18);
       await tellSet(tx, studioId, told, headIds, startedAtMs, atHour(startedAtMs + DAY, 9));
     }
+    await chooseSchool(tx, studioId, headIds.amara, 'order', 'cream-first');
+    await chooseSchool(tx, studioId, headIds.amara, 'fluffing', 'roots-first');
+    await chooseSchool(tx, studioId, headIds.keziah, 'start', 'wet');
     await tellDryingNow(tx, studioId, headIds, nowMs);
     await bookPlan(tx, studioId, headIds, productIds, nowMs);
   });

@@ -33,7 +33,7 @@ describe('fit to my time', () => {
 
   it('says what would have to give when nothing fits', async () => {
     await fill(scene.page, 'From first touch to ready, h', '14');
-    await fill(scene.page, 'Work at most, h', '1.25');
+    await fill(scene.page, 'Work at most, h', '0.75');
     await fill(scene.page, 'Lasting at least, days', '3');
     await press(scene.page, 'Find what fits');
     await see(scene.page, 'Nothing fits');

@@ -132,6 +132,55 @@ describe('parting by hand', () => {
     });
   });
 
+  it('leaves out what is drawn round, by pen or by a choice, and evens out round it', async () => {
+    await press(scene.page, 'Part anew');
+    await has(18);
+    await press(scene.page, 'Draw round what is left out');
+    const map = await scene.page.waitForSelector('[data-pen]');
+    const box = (await map!.boundingBox())!;
+    const at = (turn: number) =>
+      [
+        box.x + box.width * (0.5 + 0.07 * Math.cos(turn)),
+        box.y + box.height * (0.42 + 0.05 * Math.sin(turn)),
+      ] as const;
+    await scene.page.mouse.move(...at(0));
+    await scene.page.mouse.down();
+    for (let step = 1; step <= 24; step++) await scene.page.mouse.move(...at((step / 25) * 2 * Math.PI));
+    await scene.page.mouse.up();
+    const evenTo = () =>
+      scene.page.$eval('[aria-label="Parting by hand"] [role="status"] b', (own) => own.textContent ?? '');
+    await see(scene.page, 'Put back what was left out last');
+    expect(await evenTo()).not.toBe('under 1 %');
+    await press(scene.page, 'Even out');
+    await scene.page.waitForFunction(
+      () =>
+        document.querySelector('[aria-label="Parting by hand"] [role="status"] b')?.textContent ===
+        'under 1 %',
+    );
+    await pick(4);
+    await see(scene.page, 'Section 4,');
+    await choose(scene.page, 'Leave a round patch out', '3');
+    await soon(async () => {
+      const { parting } = JSON.parse(await stored('brief')) as {
+        parting: { recipe: { exclude: unknown[] } };
+      };
+      expect(parting.recipe.exclude).toHaveLength(2);
+    });
+    await press(scene.page, 'Draw round what is left out');
+    await scene.page.keyboard.press('Escape');
+    await scene.page.waitForFunction(() => document.querySelector('[data-pen]') === null);
+  });
+
+  it('offers to part anew when many were added and sections have grown long', async () => {
+    await press(scene.page, 'Part anew');
+    await has(18);
+    for (let count = 19; count <= 34; count++) {
+      await press(scene.page, 'One section more');
+      await has(count);
+    }
+    await see(scene.page, 'Sections have grown long');
+  });
+
   it('left nothing wrong in the page', () => {
     expect(scene.problems).toEqual([]);
   });

@@ -23,6 +23,8 @@ export interface DrawnSection {
   readonly y: number;
   readonly clearRadius: number;
   readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  /** Side of a half-head trial: its product; null where all have the same. */
+  readonly product: string | null;
   /** Points along a lane, from the back; null for sections that are not lanes. */
   readonly spine: readonly { readonly x: number; readonly y: number }[] | null;
 }
@@ -56,7 +58,7 @@ const pathOf = remembered(outlinePath);
 
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
-  layout.sections.map(({ number, zone, side, outline, winding, spine }) => {
+  layout.sections.map(({ number, key, zone, side, outline, winding, spine }) => {
     const onLane = spine?.[Math.floor(spine.length / 2)];
     // Numbers of lanes stand in one line across the head.
     const centre = onLane ? clearAt(outline, onLane) : centreOf(outline);
@@ -65,6 +67,7 @@ export const drawLayout = (layout: Layout): DrawnSection[] =>
       zone,
       side,
       winding,
+      product: layout.recipe.marks[key]?.product ?? null,
       path: pathOf(outline),
       x: rounded(drawnX(centre)),
       y: rounded(drawnY(centre)),
@@ -88,6 +91,7 @@ export function drawZones(): DrawnSection[] {
       zone,
       side: zone === 'left' || zone === 'right' ? zone : 'middle',
       winding: 'to-right',
+      product: null,
       spine: null,
       path: outlinePath(outline),
       x: rounded(drawnX(centre)),

@@ -16,7 +16,7 @@ export interface Evenness {
   /** Coefficient of variation of hair a section against the sizes that were asked for. */
   readonly loadCv: number;
   /** Long over short side: the middle section's and the longest one's. */
-  readonly aspect: { readonly median: number; readonly most: number };
+  readonly aspect: { readonly median: number; readonly mean: number; readonly most: number };
   /** Farthest a section is from the mirror image of another, cm; null where no mirror is meant. */
   readonly mirrorCm: number | null;
   /** Sections under 60 % of the mean or, lanes apart, more than three times as long as wide, by number. */
@@ -106,7 +106,11 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
   const isMirrored = recipe.exclude.length === 0 && ['none', 'centre', 'half-up'].includes(recipe.part.kind);
   return {
     loadCv: coefficientOfVariation(loads),
-    aspect: { median: quantiles(aspects, [0.5])[0]!, most: Math.max(...aspects) },
+    aspect: {
+      median: quantiles(aspects, [0.5])[0]!,
+      mean: aspects.reduce((sum, own) => sum + own, 0) / aspects.length,
+      most: Math.max(...aspects),
+    },
     mirrorCm: isMirrored ? mirrorError(sections) * RADIUS_CM_PER_CIRCUMFERENCE_CM * recipe.C : null,
     odd: sections
       .filter((_, i) => loads[i]! < SMALL_SHARE * mean || (!isLanes && aspects[i]! > LONG_ASPECT))

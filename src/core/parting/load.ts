@@ -27,17 +27,41 @@ export function sizeAt(sizes: PerZone<number>, point: ChartPoint): number {
   return Math.exp(mix(smooth(t - ZONE_BORDER.ear), behind, top));
 }
 
+/** Ground that is left out, as an outline on the chart. */
+export type Patch = readonly (readonly [x: number, y: number])[];
+
+/** Where a line across the chart lies inside a patch, as ends of stretches in order. */
+function insideAt(patch: Patch, y: number): number[] {
+  const ends: number[] = [];
+  patch.forEach(([ax, ay], i) => {
+    const [bx, by] = patch[(i + 1) % patch.length]!;
+    if (ay < y === by < y) return;
+    ends.push(ax + ((y - ay) / (by - ay)) * (bx - ax));
+  });
+  return ends.sort((a, b) => a - b);
+}
+
+/** How much of a stretch lies inside. */
+function overlap(ends: readonly number[], from: number, until: number): number {
+  let sum = 0;
+  for (let i = 0; i + 1 < ends.length; i += 2) {
+    sum += Math.max(0, Math.min(until, ends[i + 1]!) - Math.max(from, ends[i]!));
+  }
+  return sum;
+}
+
 const known = new Map<string, LoadOf>();
 
 /**
  * Load of a polygon where sections are wanted larger in some zones: the integral of 1/size over it, by a table of
- * ∫dx on a grid and a contour sum, so that neighbours that share points add up to the whole.
+ * ∫dx on a grid and a contour sum, so that neighbours that share points add up to the whole. Ground that is left
+ * out holds nothing. Patches that overlap count once more than they should; nobody draws the same place twice.
  *
  * @source Green's theorem; parting-map §2
  */
-export function loadFor(sizes: PerZone<number>): LoadOf {
-  if (Object.values(sizes).every((size) => size === 1)) return polygonArea;
-  const key = JSON.stringify(sizes);
+export function loadFor(sizes: PerZone<number>, leftOut: readonly Patch[] = []): LoadOf {
+  if (leftOut.length === 0 && Object.values(sizes).every((size) => size === 1)) return polygonArea;
+  const key = JSON.stringify([sizes, leftOut]);
   const kept = known.get(key);
   if (kept) return kept;
   const columns = Math.round((2 * REACH.x) / GRID) + 1;
@@ -45,10 +69,13 @@ export function loadFor(sizes: PerZone<number>): LoadOf {
   const table = new Float64Array(columns * rows);
   for (let j = 0; j < rows; j++) {
     const y = -REACH.y + j * GRID;
+    const gaps = leftOut.map((patch) => insideAt(patch, y));
     let before = 1 / sizeAt(sizes, { x: -REACH.x, y });
     for (let i = 1; i < columns; i++) {
       const here = 1 / sizeAt(sizes, { x: -REACH.x + i * GRID, y });
-      table[j * columns + i] = table[j * columns + i - 1]! + ((before + here) / 2) * GRID;
+      const from = -REACH.x + (i - 1) * GRID;
+      const bare = gaps.reduce((sum, gap) => sum + overlap(gap, from, from + GRID), 0);
+      table[j * columns + i] = table[j * columns + i - 1]! + ((before + here) / 2) * Math.max(0, GRID - bare);
       before = here;
     }
   }

@@ -46,7 +46,8 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
   const kept = last?.layoutKey === key ? last : null;
   const layout = kept?.layout ?? layoutFor(brief.value);
   const drawn = kept?.drawn ?? drawLayout(layout);
-  const evenness = kept?.evenness ?? evennessOf(layout, loadFor(brief.value.parting.sizes));
+  const evenness =
+    kept?.evenness ?? evennessOf(layout, loadFor(brief.value.parting.sizes, layout.recipe.exclude));
   const basis = forecastBasis(brief.value, layout);
   const heads: DrawnTimes[] = [];
   return {

@@ -89,8 +89,10 @@ function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: W
     const own = sections.filter((section) => section.zone === zone);
     if (own.length === 0) return [];
     const set = brief.zones[zone];
-    const rod = (width: number): WoundRod | null =>
-      set.tool && { diameterMm: set.tool.diameterMm, woundWidthMm: width };
+    // Sections may have sizes of their own: a zone dries as their mean.
+    const diameters = own.flatMap(({ tool }) => (tool ? [tool.diameterMm] : []));
+    const diameterMm = diameters.reduce((sum, mm) => sum + mm, 0) / Math.max(1, diameters.length);
+    const rod = (width: number): WoundRod | null => set.tool && { diameterMm, woundWidthMm: width };
     return [
       {
         zone,

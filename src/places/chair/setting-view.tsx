@@ -92,6 +92,12 @@ export function SettingView({
           <strong>{inHand ?? set.sectionCount}</strong>
           <span>
             of {set.sectionCount} · {where}
+            {section?.product && (
+              <>
+                {' '}
+                · <b>side {section.product}</b>
+              </>
+            )}
           </span>
         </p>
         <div className={styles.instruction}>

@@ -1,4 +1,5 @@
 'use client';
+import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/advice/schools';
 import Link from 'next/link';
 import { POROSITY } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
@@ -53,6 +54,11 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
     ['Porosity', POROSITY[measured.porosity ?? 'medium'].label],
     ['Round the head', formatLength(measured.circumferenceCm ?? 56, units)],
   ];
+  const schools = SCHOOL_QUESTION_IDS.flatMap((id) => {
+    const { label, schools: all } = schoolQuestion(id);
+    const taken = all[head.schools[id] ?? ''];
+    return taken ? [{ id, label, taken: taken.label }] : [];
+  });
   return (
     <Page
       title={head.name}
@@ -103,6 +109,18 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
             </p>
           )}
           {head.notes && <p className={styles.notes}>{head.notes}</p>}
+          {schools.length > 0 && (
+            <Part title="Done so on this head" note="new plans start from it">
+              <dl className={styles.facts}>
+                {schools.map(({ id, label, taken }) => (
+                  <div key={id}>
+                    <dt>{label}</dt>
+                    <dd>{taken}</dd>
+                  </div>
+                ))}
+              </dl>
+            </Part>
+          )}
           <Part title="Sets" note={sets.length === 0 ? undefined : String(sets.length)}>
             {sets.length === 0 ? (
               <p className={styles.caption}>None yet. The first plan starts from these measurements.</p>

@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { SelectField } from '@/ui/fields/select-field';
 import { openFile } from './actions';
 import styles from './plans-page.module.css';
@@ -12,6 +12,7 @@ const MOST_LETTERS = 80;
 /** Opens a brief or plan file as a new plan for a head. */
 export function OpenFile({ heads }: { heads: readonly { readonly id: string; readonly name: string }[] }) {
   const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
   const [headId, setHeadId] = useState(heads[0]?.id ?? '');
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
@@ -37,18 +38,20 @@ export function OpenFile({ heads }: { heads: readonly { readonly id: string; rea
         options={heads.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={setHeadId}
       />
-      <Button variant="outlined" component="label" disabled={busy}>
+      <Button variant="outlined" disabled={busy} onClick={() => input.current?.click()}>
         Choose a brief or plan file
-        <input
-          type="file"
-          accept="application/json,.json"
-          className="visually-hidden"
-          onChange={(event) => {
-            void open(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
       </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="A brief or plan file"
+        hidden
+        onChange={(event) => {
+          void open(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
       {problems.length > 0 && (
         <Alert severity="warning">
           {problems.slice(0, 4).map((words) => (

@@ -219,7 +219,7 @@ export function oneSection(
   if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
     const sizes = perZone((zone) => brief.parting?.zoneSize?.[zone] ?? 1);
     const { sectionAspect } = techniqueOf(brief.set.technique);
-    const edit = changeCount(recipe, by, sectionAspect, loadFor(sizes));
+    const edit = changeCount(recipe, by, sectionAspect, loadFor(sizes, recipe.exclude));
     if (edit.ok) return withRecipe(brief, edit.recipe);
   }
   const next = Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, count + by));

@@ -22,6 +22,7 @@ import type { WeighedUnits } from '@/core/products/hand-units';
 import { PART_LABEL } from '@/core/parting/pattern';
 import { bookPlan, readMeasurement, rememberSchool, saveHandUnits, startSet } from './actions';
 import { PlanChoices } from './choices/plan-choices';
+import { drawnPatch } from '@/core/parting/edits/patch';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import type { SectionState } from '@/ui/crown-map/section-state';
@@ -45,7 +46,8 @@ import {
   type ShelfProduct,
   type ShelfTool,
 } from './plan-content';
-import { HandTools, sideOf } from './parting/hand-tools';
+import { HandTools } from './parting/hand-tools';
+import { PatchPen } from './parting/patch-pen';
 import { MapHandles } from './parting/map-handles';
 import { useHandParting } from './parting/use-hand-parting';
 import styles from './plan-desk.module.css';
@@ -97,6 +99,7 @@ export function PlanDesk(props: PlanDeskProps) {
   const router = useRouter();
   const [turned, setTurned] = useState(false);
   const [isByHand, setByHand] = useState(false);
+  const [isDrawing, setDrawing] = useState(false);
   const [isFitting, setFitting] = useState(false);
   const [isRound, setRound] = useState(false);
   const [isPrinting, setPrinting] = useState(false);
@@ -342,7 +345,10 @@ export function PlanDesk(props: PlanDeskProps) {
           variant={isByHand ? 'contained' : 'outlined'}
           aria-pressed={isByHand}
           disabled={!live.answer}
-          onClick={() => setByHand(!isByHand)}
+          onClick={() => {
+            setByHand(!isByHand);
+            setDrawing(false);
+          }}
         >
           Part by hand
         </Button>
@@ -369,9 +375,16 @@ export function PlanDesk(props: PlanDeskProps) {
                 ? {
                     stateOf: (number: number) => (number === hand.selected?.number ? PICKED : UNPICKED),
                     onPick: hand.select,
-                    labelOf: ({ number }: { number: number }) =>
-                      `${number}${sideOf(hand.layout.recipe, hand.layout.sections[number - 1]?.key ?? '')}`,
-                    overlay: (
+                    overlay: isDrawing ? (
+                      <PatchPen
+                        turned={turned}
+                        onDrawn={(points) => {
+                          setDrawing(false);
+                          hand.apply(drawnPatch(hand.layout, points));
+                        }}
+                        onCancel={() => setDrawing(false)}
+                      />
+                    ) : (
                       <MapHandles
                         hand={hand}
                         turned={turned}
@@ -415,6 +428,8 @@ export function PlanDesk(props: PlanDeskProps) {
             toolKind={toolKindOfSet(brief.set)}
             tools={props.tools}
             scalpCm2={scalpAreaCm2(hand.layout.recipe.C)}
+            isDrawing={isDrawing}
+            onDraw={setDrawing}
             onAnew={brief.parting?.recipe ? () => changeBrief({ parting: partedAnew(brief) }) : null}
           />
         )}

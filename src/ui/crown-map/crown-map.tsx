@@ -150,6 +150,7 @@ export function CrownMap(props: CrownMapProps) {
                 `Section ${section.number} of ${sections.length}`,
                 ZONE_LABEL[section.zone],
                 section.side === 'middle' ? 'middle' : `client’s ${section.side}`,
+                section.product && `product side ${section.product}`,
                 props.detailOf?.(section),
                 stateWords(state),
               ]
@@ -190,7 +191,7 @@ export function CrownMap(props: CrownMapProps) {
           <SectionLabel
             key={section.number}
             section={section}
-            text={props.labelOf?.(section) ?? String(section.number)}
+            text={props.labelOf?.(section) ?? `${section.number}${section.product ?? ''}`}
             state={stateOf(section.number)}
             turned={turned}
             hasMotif={motifOf(section.number) !== null && section.spine === null}

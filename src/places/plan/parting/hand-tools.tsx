@@ -12,9 +12,10 @@ import {
   splitSection,
   unmergeSection,
 } from '@/core/parting/edits/sections';
-import type { Recipe, SectionMark } from '@/core/parting/recipe';
+import { roundPatch } from '@/core/parting/edits/patch';
+import type { SectionMark } from '@/core/parting/recipe';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
-import { formatArea, formatDiameter } from '@/ui/format';
+import { formatArea, formatDiameter, formatLength } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { toolsFor, type ShelfTool } from '../plan-content';
 import styles from './hand-parting.module.css';
@@ -23,6 +24,13 @@ import type { HandParting } from './use-hand-parting';
 /** Hair that is even to this needs no evening out. */
 const EVEN_ENOUGH = 0.01;
 const PERCENT = 100;
+
+/** Longer than this against a fresh parting, and a fresh one is offered (parting-map §6). */
+const GROWN_LONG = 1.15;
+const hasGrownLong = ({ evenness, freshAspect }: HandParting) =>
+  freshAspect !== null && evenness.aspect.mean > GROWN_LONG * freshAspect;
+/** A patch for the keyboard, cm across. */
+const PATCHES_CM = [2, 3, 4, 6] as const;
 
 const share = (cv: number) => (cv < EVEN_ENOUGH ? 'under 1 %' : `${Math.round(cv * PERCENT)} %`);
 
@@ -33,6 +41,8 @@ export function HandTools({
   tools,
   scalpCm2,
   onAnew,
+  isDrawing,
+  onDraw,
 }: {
   hand: HandParting;
   toolKind: ToolKindId | null;
@@ -40,6 +50,9 @@ export function HandTools({
   scalpCm2: number;
   /** Cuts the head anew; null while nothing was drawn by hand. */
   onAnew: (() => void) | null;
+  /** Whether a pen draws round what is left out. */
+  isDrawing: boolean;
+  onDraw: (draws: boolean) => void;
 }) {
   const { layout, load, evenness, selected, apply } = hand;
   const { recipe } = layout;
@@ -75,12 +88,24 @@ export function HandTools({
             Put back what was left out last
           </Button>
         )}
+        <Button size="small" aria-pressed={isDrawing} onClick={() => onDraw(!isDrawing)}>
+          {isDrawing ? 'Draw round it now' : 'Draw round what is left out'}
+        </Button>
         {onAnew && (
           <Button size="small" onClick={onAnew}>
             Part anew
           </Button>
         )}
       </div>
+      {onAnew && hasGrownLong(hand) && (
+        <p className={styles.offer}>
+          Sections have grown long: {evenness.aspect.mean.toFixed(1)} times as long as wide, against{' '}
+          {hand.freshAspect!.toFixed(1)} parted anew.{' '}
+          <Button size="small" onClick={onAnew}>
+            Part anew
+          </Button>
+        </p>
+      )}
       {selected ? (
         <SectionTools hand={hand} toolKind={toolKind} tools={tools} areaCm2={selected.share * scalpCm2} />
       ) : (
@@ -182,6 +207,15 @@ function SectionTools({
       <Button size="small" onClick={() => apply(leaveOut(layout, key))}>
         Leave out
       </Button>
+      <Choice
+        label="Leave a round patch out"
+        value=""
+        options={[
+          { value: '', label: 'leave a patch out…' },
+          ...PATCHES_CM.map((cm) => ({ value: String(cm), label: `${formatLength(cm, units)} across` })),
+        ]}
+        onChange={(cm) => cm && apply(roundPatch(layout, key, Number(cm)))}
+      />
     </div>
   );
 }
@@ -212,6 +246,3 @@ function Choice({
     </select>
   );
 }
-
-/** What was decided for a section, for its label on the map: its product side. */
-export const sideOf = (recipe: Recipe, key: string): string => recipe.marks[key]?.product ?? '';

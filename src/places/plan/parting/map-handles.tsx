@@ -1,9 +1,10 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { chartAt, drawnX, drawnY, DRAWING } from '@/core/parting/drawn-layout';
+import { chartAt, drawnX, drawnY } from '@/core/parting/drawn-layout';
 import type { Handle } from '@/core/parting/edits/handles';
 import { sphereDistance, type ChartPoint } from '@/core/sphere/crown-chart';
 import styles from './hand-parting.module.css';
+import { drawingPoint } from './drawing-point';
 import type { HandParting } from './use-hand-parting';
 
 /** A press of an arrow, and one with Shift, moves a line this far, cm. */
@@ -56,11 +57,8 @@ export function MapHandles({
     latest.current = null;
   };
   const placeOf = (event: PointerEvent<SVGGElement>) => {
-    const svg = event.currentTarget.ownerSVGElement;
-    const toDrawing = svg?.getScreenCTM()?.inverse();
-    if (!toDrawing) return null;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toDrawing);
-    return turned ? chartAt(2 * DRAWING.poleX - x, 2 * DRAWING.poleY - y) : chartAt(x, y);
+    const at = drawingPoint(event, turned);
+    return at && chartAt(at.x, at.y);
   };
   const onKeyDown = (event: KeyboardEvent, handle: Handle) => {
     const isAlong = handle.kind === 'row-line';

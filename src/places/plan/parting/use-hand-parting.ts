@@ -10,10 +10,12 @@ import {
   sectionHandles,
   type Handle,
 } from '@/core/parting/edits/handles';
-import { evennessOf, type Evenness } from '@/core/parting/evenness';
+import { aspectOf, evennessOf, type Evenness } from '@/core/parting/evenness';
+import { generateRecipe } from '@/core/parting/generate';
 import { layOut, type LaidSection, type Layout } from '@/core/parting/layout';
 import { loadFor, type LoadOf } from '@/core/parting/load';
-import type { Recipe } from '@/core/parting/recipe';
+import { recipeCount, type Recipe } from '@/core/parting/recipe';
+import { techniqueOf } from '@/core/techniques';
 import type { ChartPoint } from '@/core/sphere/crown-chart';
 import { withRecipe, type DraftBrief } from '../plan-content';
 
@@ -24,6 +26,8 @@ export interface HandParting {
   readonly drawn: readonly DrawnSection[];
   readonly partPath: string | null;
   readonly evenness: Evenness;
+  /** Mean aspect of the sections if they were parted anew; null while nothing was drawn by hand. */
+  readonly freshAspect: number | null;
   readonly selected: LaidSection | null;
   readonly handles: readonly Handle[];
   /** Why the last edit could not be done. */
@@ -56,10 +60,14 @@ export function useHandParting(
   // A preview belongs to the lines it was dragged from.
   const recipe = preview && preview.from === own ? preview.recipe : own;
   const sizes = JSON.stringify(brief.parting?.zoneSize ?? {});
+  const leftOut = JSON.stringify(recipe?.exclude ?? []);
   const load = useMemo(() => {
     const given = JSON.parse(sizes) as Partial<Record<string, number>>;
-    return loadFor(perZone((zone) => given[zone] ?? 1));
-  }, [sizes]);
+    return loadFor(
+      perZone((zone) => given[zone] ?? 1),
+      JSON.parse(leftOut) as Recipe['exclude'],
+    );
+  }, [sizes, leftOut]);
   const laid = useMemo(() => {
     if (!isOn || !recipe) return null;
     const layout = layOut(recipe);
@@ -70,6 +78,23 @@ export function useHandParting(
       evenness: evennessOf(layout, load),
     };
   }, [isOn, recipe, load]);
+  const hasOwnLines = brief.parting?.recipe !== undefined;
+  // What a parting cut anew would be like: the lines drawn by hand are measured against it.
+  const freshAspect = useMemo(() => {
+    if (!isOn || !own || !hasOwnLines) return null;
+    const given = JSON.parse(sizes) as Partial<Record<string, number>>;
+    const spec = {
+      circumferenceCm: own.C,
+      count: recipeCount(own),
+      pattern: own.pattern,
+      part: own.part.kind,
+      aspect: techniqueOf(brief.set.technique).sectionAspect,
+      sizes: perZone((zone) => given[zone] ?? 1),
+      own: {},
+    };
+    const { sections } = layOut(generateRecipe(spec));
+    return sections.reduce((sum, { outline }) => sum + aspectOf(outline), 0) / sections.length;
+  }, [isOn, own, hasOwnLines, sizes, brief.set.technique]);
   if (!laid || !recipe || !own) return null;
 
   const { layout } = laid;
@@ -84,6 +109,7 @@ export function useHandParting(
   return {
     ...laid,
     load,
+    freshAspect,
     selected,
     handles: [...partHandles(recipe), ...(selected ? sectionHandles(layout, selected.key) : [])],
     problem,

@@ -94,7 +94,7 @@ function mapMarks(
           yMm + (section.y + up) * scale,
           sizePt,
           'bold',
-          String(section.number),
+          `${section.number}${section.product ?? ''}`,
           'middle',
         ),
       ];
