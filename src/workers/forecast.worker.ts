@@ -1,11 +1,10 @@
 import { expose } from 'comlink';
 import type { Checked } from '@/core/formats/field-error';
-import { answerDraft, type AnsweredView, type AskedDraft } from '@/core/plan/answer-view';
+import { answerDraft, SHOWN_AT_DRAWS, type AnsweredView, type AskedDraft } from '@/core/plan/answer-view';
 
 /** Heads drawn between two looks at the mailbox: about 40 ms of work. */
 const CHUNK = 25;
 /** Heads after which the numbers are shown: soon, and when it is enough. */
-const SHOWN_AT = [200, 1000];
 
 /** What the page hears while heads are drawn. */
 export interface Refinement {
@@ -34,13 +33,13 @@ const endpoint = {
     const own = asked;
     const current = draft;
     if (!current) return;
-    const wanted = SHOWN_AT.at(-1)!;
+    const wanted = SHOWN_AT_DRAWS.at(-1)!;
     for (let drawn = 0; drawn < wanted;) {
       drawn += CHUNK;
       current.drawTo(drawn);
       await breathe();
       if (own !== asked) return;
-      hear({ answer: SHOWN_AT.includes(drawn) ? current.view(drawn) : null, drawn, wanted });
+      hear({ answer: SHOWN_AT_DRAWS.includes(drawn) ? current.view(drawn) : null, drawn, wanted });
     }
   },
   stop(): void {

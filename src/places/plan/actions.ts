@@ -2,6 +2,7 @@
 import { revalidatePath } from 'next/cache';
 import { briefOfFile } from '@/core/formats/brief-of-file';
 import { readBrief } from '@/core/formats/read-brief';
+import { SETTLED_DRAWS } from '@/core/plan/answer-view';
 import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
 import { checkShelf, gramsByProduct } from '@/core/shelf/shelf-check';
@@ -184,7 +185,7 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
   if (!plan) throw new AppError('not-found');
   const brief = readBrief(plan.brief);
   if (!brief.ok) throw new AppError('invalid', brief.errors);
-  const given = forecast(brief.value, layoutFor(brief.value));
+  const given = forecast(brief.value, layoutFor(brief.value), SETTLED_DRAWS);
   const stop = given.plan.cautions.find((caution) => caution.severity === 'stop');
   if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
   const id = await database.write(async (tx) => {

@@ -1,6 +1,6 @@
 import 'server-only';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerDraft, answerView } from '@/core/plan/answer-view';
+import { answerDraft, answerView, SETTLED_DRAWS } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
 import { findHead, listHeads } from '@/server/db/rows/heads';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
@@ -86,9 +86,6 @@ export const loadBeside = (id: string) =>
     };
   });
 
-/** Heads drawn for what is printed or handed out. */
-const PRINTED_DRAWS = 400;
-
 /** A plan worked out to be printed or handed out; what is wrong with it where it does not add up; null when it is gone. */
 export const loadPrinted = (id: string) =>
   query(async ({ actor, database, nowMs }) => {
@@ -97,10 +94,10 @@ export const loadPrinted = (id: string) =>
     const head = plan && (await findHead(database.db, studio.id, plan.headId));
     if (!plan || !head) return null;
     const draft = answerDraft(plan.brief, null);
-    if (draft.ok) draft.value.drawTo(PRINTED_DRAWS);
+    if (draft.ok) draft.value.drawTo(SETTLED_DRAWS);
     return {
       content: { title: plan.title, brief: plan.brief, layerProductIds: plan.layerProductIds },
-      answer: draft.ok ? { ok: true as const, value: draft.value.view(PRINTED_DRAWS) } : draft,
+      answer: draft.ok ? { ok: true as const, value: draft.value.view(SETTLED_DRAWS) } : draft,
       head,
       schools: head.schools,
       products: await listProducts(database.db, studio.id),

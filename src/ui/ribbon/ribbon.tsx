@@ -127,8 +127,9 @@ export function Ribbon({
                       key={night.startMs}
                       className={styles.night}
                       style={{ left: `${100 * from}%`, width: `${100 * (until - from)}%` }}
-                      title="asleep"
-                    />
+                    >
+                      asleep
+                    </span>
                   ) : null;
                 })}
                 {isNow && (
