@@ -100,6 +100,7 @@ describe('choices', () => {
       sizeG: null,
       priceMinor: null,
       useBy: null,
+      ingredients: '',
     };
     expect(layerOf(product)).toEqual({ role: 'mousse', waterShare: 0.9, weight: 1 });
     expect(layerOf({ ...product, hasProtein: true })).toMatchObject({ protein: true });

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { choose, fill, press, see } from '../support/hands';
+import { choose, fill, openStep, press, see } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -179,6 +179,15 @@ describe('parting by hand', () => {
       await has(count);
     }
     await see(scene.page, 'Sections have grown long');
+  });
+
+  it('parts by the size of a section as well as by their number', async () => {
+    await openStep(scene.page, 'Sections');
+    await choose(scene.page, 'Or by size', '6');
+    await has(18);
+    await choose(scene.page, 'Or by size', '5');
+    await has(26);
+    await see(scene.page, 'now about 5 cm a side');
   });
 
   it('left nothing wrong in the page', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, choose, fill, press, see } from '../support/hands';
+import { arrive, choose, fill, openStep, press, see } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -118,6 +118,22 @@ describe('the shelf', () => {
     await press(scene.page, 'Keep this recipe');
     await arrive(scene.page, /\/shelf$/);
     await see(scene.page, '1 part Hollow oil, 1 part Fernseed butter');
+  });
+
+  it('warns where a tub lists what a head is warned of', async () => {
+    const one = async (sql: string) => String((await scene.database.client.execute(sql)).rows[0]?.id);
+    const ife = await one("select id from heads where name = 'Ife'");
+    await scene.page.goto(`${scene.origin}/heads/${ife}`, { waitUntil: 'networkidle0' });
+    await press(scene.page, 'Plan a set');
+    await arrive(scene.page, /\/plan\/[^/]+$/);
+    await openStep(scene.page, 'Layers');
+    await choose(
+      scene.page,
+      'Add a layer',
+      await one("select id from products where name = 'Fernseed butter'"),
+    );
+    await see(scene.page, 'Fernseed butter lists coconut');
+    await see(scene.page, 'Fernseed butter is past its day by then');
   });
 
   it('two tabs: the second to save a tool is told, and what it typed stays', async () => {

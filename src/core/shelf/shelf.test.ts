@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readingOf, putOn, switchedOn, zeroed } from '../scale/simulated-scale';
 import { settledG, type ScaleReading } from '../scale/scale';
+import { allergyMatches } from './allergy';
 import { batchParts, mixed, type Ingredient } from './mix';
 import { reservedFor } from './reserved';
 import { checkShelf, isShort, type ShelvedProduct } from './shelf-check';
@@ -125,6 +126,30 @@ describe('what a plan takes from the shelf', () => {
         },
       ),
     );
+  });
+});
+
+describe('what a head is warned of', () => {
+  const butter = { name: 'Butter', ingredients: 'Shea butter, COCONUT oil (Cocos nucifera)' };
+  const gel = { name: 'Gel', ingredients: 'aqua, PVP, hydrolysed wheat protein, nuts' };
+
+  it('is found in a list of ingredients, whatever the case and number', () => {
+    expect(allergyMatches('coconut: patch-test anything new', [butter, gel])).toEqual([
+      { product: 'Butter', word: 'coconut' },
+    ]);
+    expect(allergyMatches('Coconuts; wheat', [butter, gel]).map(({ word }) => word)).toEqual([
+      'coconuts',
+      'wheat',
+    ]);
+  });
+
+  it('words that name no substance, and parts of words, find nothing', () => {
+    expect(
+      allergyMatches('patch test new products, mild rash', [{ name: 'X', ingredients: 'new test products' }]),
+    ).toEqual([]);
+    expect(allergyMatches('oil', [butter])).toEqual([]);
+    expect(allergyMatches('cocon', [butter])).toEqual([]);
+    expect(allergyMatches('', [butter])).toEqual([]);
   });
 });
 

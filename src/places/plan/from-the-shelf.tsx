@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import type { AllergyMatch } from '@/core/shelf/allergy';
 import type { ShelfCheck } from '@/core/shelf/shelf-check';
 import { productRoles, type RoleId } from '@/core/products';
 import { formatMass, formatMoney } from '@/ui/format';
@@ -10,10 +11,13 @@ import styles from './from-the-shelf.module.css';
 /** What the plan takes from the shelf: what runs short and by how much, what is left after, and the price. */
 export function FromTheShelf({
   check,
+  allergies,
   sections,
   currency,
 }: {
   check: ShelfCheck;
+  /** Products that list what this head is warned of. */
+  allergies: readonly AllergyMatch[];
   sections: number;
   currency: string;
 }) {
@@ -27,6 +31,14 @@ export function FromTheShelf({
       <h2>
         <Link href="/shelf">From the shelf</Link>
       </h2>
+      {allergies.map(({ product, word }) => (
+        <p key={product} className={styles.allergy} role="alert">
+          <b>
+            {product} lists {word}
+          </b>
+          , and this head’s card warns of it. Take another, or patch-test and ask.
+        </p>
+      ))}
       {short.length > 0 && (
         <ul className={styles.short}>
           {short.map((words) => (

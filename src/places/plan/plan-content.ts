@@ -44,6 +44,7 @@ export interface ShelfProduct {
   readonly sizeG: number | null;
   readonly priceMinor: number | null;
   readonly useBy: string | null;
+  readonly ingredients: string;
 }
 
 /** A size of tool as the plan desk offers it. */

@@ -26,6 +26,7 @@ import { drawnPatch } from '@/core/parting/edits/patch';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import type { SectionState } from '@/ui/crown-map/section-state';
+import { allergyMatches } from '@/core/shelf/allergy';
 import { checkShelf, isShort } from '@/core/shelf/shelf-check';
 import { FromTheShelf } from './from-the-shelf';
 import { comparedPlan } from './difference-words';
@@ -59,7 +60,14 @@ export interface PlanDeskProps {
   readonly content: PlanContent;
   readonly revision: number;
   readonly schools: ChosenSchools;
-  readonly head: { id: string; name: string; description: string; skinTone: string; hairTone: string };
+  readonly head: {
+    id: string;
+    name: string;
+    description: string;
+    allergies: string;
+    skinTone: string;
+    hairTone: string;
+  };
   readonly isBooked: boolean;
   readonly hasNewerMeasurement: boolean;
   readonly products: readonly ShelfProduct[];
@@ -138,6 +146,10 @@ export function PlanDesk(props: PlanDeskProps) {
       new Map(props.reserved),
       brief.wearBy?.slice(0, 10) ?? null,
     );
+  const allergies = allergyMatches(
+    props.head.allergies,
+    props.products.filter(({ id }) => content.layerProductIds.includes(id)),
+  );
   const technique = techniqueOf(brief.set.technique);
   const count = brief.set.sections ?? technique.usualSections;
   const step = (by: 1 | -1) => changeBrief(oneSection(brief, count, by, isCurrent ? lines : null));
@@ -447,10 +459,11 @@ export function PlanDesk(props: PlanDeskProps) {
             refining={live.refining}
             onStop={live.stop}
             shelf={{
-              isShort: isShort(shelf!),
+              isShort: isShort(shelf!) || allergies.length > 0,
               words: (
                 <FromTheShelf
                   check={shelf!}
+                  allergies={allergies}
                   sections={live.answer.view.plan.sections.length}
                   currency={props.currency}
                 />

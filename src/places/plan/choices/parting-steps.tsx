@@ -1,13 +1,15 @@
 'use client';
 import Button from '@mui/material/Button';
 import { groupedVerdicts } from '@/core/plan/zone-verdicts';
+import { scalpAreaCm2 } from '@/core/hair/head';
+import { clamp } from '@/core/units/clamp';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
-import { formatArea, formatDiameter, type UnitSystem } from '@/ui/format';
+import { formatArea, formatDiameter, formatLength, type UnitSystem } from '@/ui/format';
 import {
   meanSectionCm2,
   partedAnew,
@@ -31,6 +33,13 @@ const SIZES = [
   { value: '1.35', label: 'larger' },
   { value: '1.7', label: 'much larger' },
 ] as const;
+
+/** Sides of a square section that are asked for, cm. */
+const SIDES_CM = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10] as const;
+
+/** Sections of a head parted in squares of a side. */
+const countFor = (sideCm: number, { head }: DraftBrief): number =>
+  clamp(Math.round(scalpAreaCm2(head.circumferenceCm ?? 56) / sideCm ** 2), MIN_SECTIONS, MAX_SECTIONS);
 
 /** How many sections, in what pattern, beside what part, and larger or smaller where. */
 export const partingStep: PlanStep = ({ brief, set, plan, technique, units, changeBrief }) => {
@@ -59,6 +68,27 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           high={MAX_SECTIONS}
           whole
           onCommit={(count) => changeBrief({ parting: partedAnew(brief), set: { ...set, sections: count } })}
+        />
+        <SelectField
+          label="Or by size"
+          value=""
+          options={[
+            {
+              value: '',
+              label: even ? `now about ${formatLength(Math.sqrt(even), units)} a side` : 'choose…',
+            },
+            ...SIDES_CM.map((cm) => ({
+              value: String(cm),
+              label: `${formatLength(cm, units)} a side: ${countFor(cm, brief)}`,
+            })),
+          ]}
+          onChange={(cm) =>
+            cm &&
+            changeBrief({
+              parting: partedAnew(brief),
+              set: { ...set, sections: countFor(Number(cm), brief), sectionSideCm: undefined },
+            })
+          }
         />
         <SelectField
           label="Pattern"

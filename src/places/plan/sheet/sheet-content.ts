@@ -17,6 +17,7 @@ import { inHands } from '@/core/products/dose';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { productRoles } from '@/core/products';
 import type { ScheduleBlock } from '@/core/schedule/backward';
+import { allergyMatches } from '@/core/shelf/allergy';
 import type { FlowBlock, FlowLine } from '@/core/sheet/flow';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
@@ -137,6 +138,10 @@ export function sheetWords(source: SheetSource): SheetWords {
     line: { text: `${text}${turnTo ? ` Ask ${turnTo}.` : ''}` },
     severity,
   }));
+  const listed = allergyMatches(
+    head.allergies,
+    products.filter(({ id }) => content.layerProductIds.includes(id)),
+  );
   let day = '';
   const times = view.blocks.map((block): FlowLine => {
     const own = formatDay(block.startMs, timeZone);
@@ -226,7 +231,13 @@ export function sheetWords(source: SheetSource): SheetWords {
       { title: 'On this head', lines: followed },
       {
         title: 'Mind',
-        lines: cautions.filter(({ severity }) => severity !== 'note').map(({ line }) => line),
+        lines: [
+          ...listed.map(({ product, word }): FlowLine => ({
+            text: `${product} lists ${word}, which this head’s card warns of. Take another, or patch-test and ask.`,
+            face: 'bold',
+          })),
+          ...cautions.filter(({ severity }) => severity !== 'note').map(({ line }) => line),
+        ],
       },
     ],
     notes: {

@@ -19,6 +19,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
         id: head.id,
         name: head.name,
         description: head.description,
+        allergies: head.allergies,
         skinTone: head.skinTone,
         hairTone: head.hairTone,
       }}
