@@ -1,7 +1,7 @@
 import type { StartStateId } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import type { DryingStep } from '../drying/dry-run';
-import { perZone } from '../hair/zone';
+import { perZone, type Zone } from '../hair/zone';
 import type { Brief, PlannedTool } from '../plan/brief';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { toolKindOf } from '../techniques/tool-kind-of';
@@ -20,6 +20,9 @@ export interface DryingRoute {
   readonly overnight: boolean;
   readonly method: DryingMethodId;
 }
+
+/** Zones whose hair cannot carry the technique of the rest, and what is done there. */
+export type ZoneTechniques = Partial<Readonly<Record<Zone, TechniqueId>>>;
 
 /** Hours kept for the method that ends a night. */
 const LAST_H = 1;
@@ -50,8 +53,17 @@ export function stepsOf({ overnight, method }: DryingRoute, windowH: number): Dr
   ];
 }
 
-/** A brief with a candidate's choices; root and ends stay where its technique can carry them. */
-export function briefOf(base: Brief, candidate: Candidate, drying: readonly DryingStep[]): Brief {
+/**
+ * A brief with a candidate's choices; root and ends stay where its technique can carry them.
+ *
+ * @param zones what is done in zones that cannot carry it; the head's parting runs through them
+ */
+export function briefOf(
+  base: Brief,
+  candidate: Candidate,
+  drying: readonly DryingStep[],
+  zones: ZoneTechniques = {},
+): Brief {
   const technique = techniqueOf(candidate.technique);
   const keep = <K extends string>(of: readonly [K, ...K[]], own: K): K => (of.includes(own) ? own : of[0]);
   const rootMethod = keep(technique.rootMethods, base.set.rootMethod);
@@ -67,7 +79,18 @@ export function briefOf(base: Brief, candidate: Candidate, drying: readonly Dryi
   return {
     ...base,
     set: { ...base.set, ...zoneSet, sections: candidate.sections, startState: candidate.startState },
-    zones: perZone(() => ({ ...zoneSet, sections: null })),
+    zones: perZone((zone) => {
+      const own = zones[zone];
+      if (!own) return { ...zoneSet, sections: null };
+      const { rootMethods, endsMethods } = techniqueOf(own);
+      return {
+        technique: own,
+        rootMethod: keep(rootMethods, base.set.rootMethod),
+        endsMethod: endsMethods[0],
+        tool: null,
+        sections: null,
+      };
+    }),
     parting: { ...base.parting, pattern: technique.usualPattern, recipe: null },
     drying,
   };

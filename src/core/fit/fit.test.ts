@@ -128,6 +128,57 @@ describe('the quick forecast of a candidate', () => {
   });
 });
 
+describe('a tapered cut', () => {
+  const tapered = readOrThrow(
+    aBrief({
+      head: {
+        stretchedLengthCm: { front: 14, crown: 15, left: 12, right: 12, back: 12, nape: 3 },
+        conditions: ['tapered-cut'],
+      },
+    }),
+  );
+  const twists: Candidate = {
+    technique: 'two-strand-twist',
+    sections: 24,
+    tool: null,
+    startState: 'damp',
+    drying: { overnight: true, method: 'air' },
+  };
+
+  it('is done otherwise where the hair cannot carry it, and the whole plan agrees', () => {
+    const work = new QuickForecaster(tapered, READY, READY - 14 * HOUR).work(twists);
+    expect(Object.keys(work!.zones)).toEqual(['nape']);
+    const nape = work!.zones.nape!;
+    expect(nape).not.toBe('two-strand-twist');
+    expect(candidateWords(twists, work!.zones)).toContain(`as ${techniqueOf(nape).noun[1]} at the nape`);
+    const brief = briefOf(tapered, twists, stepsOf(twists.drying, work!.windowH)!, work!.zones);
+    const { plan } = forecast(brief, layoutFor(brief), 0);
+    expect(plan.zones.filter(({ problem }) => problem !== null)).toEqual([]);
+    expect(plan.zones.find(({ zone }) => zone === 'nape')!.technique).toBe(nape);
+  });
+
+  it('finds options that a search alike all over would not', () => {
+    const means: Means = { techniques: ['two-strand-twist', 'braid'], tools: [], drying: ['bonnet', 'air'] };
+    const wishes = wishesOf({ chanceAtLeast: 0.3 });
+    const steps = search(tapered, means, wishes);
+    let value: SearchState;
+    for (;;) {
+      const next = steps.next();
+      value = next.value;
+      if (next.done) break;
+    }
+    expect(value.front.length).toBeGreaterThan(0);
+    expect(value.front.every(({ zones }) => zones.nape !== undefined)).toBe(true);
+  });
+
+  it('of which most would be done otherwise is not that set at all', () => {
+    const short = readOrThrow(
+      aBrief({ head: { stretchedLengthCm: { front: 14, crown: 3, left: 3, right: 3, back: 3, nape: 3 } } }),
+    );
+    expect(new QuickForecaster(short, READY, READY - 14 * HOUR).work(twists)).toBeNull();
+  });
+});
+
 describe('the space of a search', () => {
   it('keeps to what there is: tools enough to go round, ways to dry at hand', () => {
     const all = candidates(base, { ...everything, tools: [rod(12, 25)], drying: ['air'] });
@@ -184,7 +235,7 @@ describe('fit to my time', () => {
       const fitting = candidates(base, small).flatMap((candidate): Choice[] => {
         const work = forecaster.work(candidate);
         const outcome = work && forecaster.outcome(work);
-        const choice = outcome && { candidate, outcome, windowH: work.windowH };
+        const choice = outcome && { candidate, zones: work.zones, outcome, windowH: work.windowH };
         return choice && unmet(choice, wishes).length === 0 ? [choice] : [];
       });
       const beaten = (own: Choice) =>

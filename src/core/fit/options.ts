@@ -1,7 +1,8 @@
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods } from '../drying-methods';
-import { techniqueOf } from '../techniques';
-import type { Candidate, DryingRoute } from './candidate';
+import { techniqueOf, type TechniqueId } from '../techniques';
+import { ZONE_LABEL, ZONES } from '../hair/zone';
+import type { Candidate, DryingRoute, ZoneTechniques } from './candidate';
 import { scoresOf, type Choice } from './search';
 
 /** What an option is best at. */
@@ -73,9 +74,22 @@ function dryingWords({ overnight, method }: DryingRoute): string {
   return overnight ? `overnight ${dryingMethods.bonnet.phrase}, then ${phrase}` : `dried ${phrase}`;
 }
 
+/** ", as comb coils at the nape and the left side" */
+function zoneWords(zones: ZoneTechniques): string {
+  const places = new Map<TechniqueId, string[]>();
+  for (const zone of ZONES) {
+    const id = zones[zone];
+    if (id) places.set(id, [...(places.get(id) ?? []), `the ${ZONE_LABEL[zone]}`]);
+  }
+  return [...places].map(([id, own]) => `, as ${techniqueOf(id).noun[1]} at ${own.join(' and ')}`).join('');
+}
+
 /** A candidate in the words of the trade: "10 braids, set damp, overnight under a satin bonnet, then …". */
-export function candidateWords({ technique, sections, tool, startState, drying }: Candidate): string {
+export function candidateWords(
+  { technique, sections, tool, startState, drying }: Candidate,
+  zones: ZoneTechniques = {},
+): string {
   const { noun } = techniqueOf(technique);
   const on = tool ? ` on ${tool.diameterMm} mm` : '';
-  return `${sections} ${noun[sections === 1 ? 0 : 1]}${on}, ${startStates[startState].phrase}, ${dryingWords(drying)}`;
+  return `${sections} ${noun[sections === 1 ? 0 : 1]}${on}${zoneWords(zones)}, ${startStates[startState].phrase}, ${dryingWords(drying)}`;
 }

@@ -15,8 +15,8 @@ import { planSections, type SectionPlan } from '../plan/section-forecasts';
 import { resultOf } from '../plan/set-result';
 import { clippedHair, planWaiting, type WaitingPlan } from '../plan/waiting-plan';
 import { zoneGroups } from '../plan/zone-groups';
-import { zoneVerdicts } from '../plan/zone-verdicts';
-import { briefOf, stepsOf, type Candidate } from './candidate';
+import { zoneVerdicts, type ZoneVerdict } from '../plan/zone-verdicts';
+import { briefOf, stepsOf, type Candidate, type ZoneTechniques } from './candidate';
 
 /** What comes of a candidate, worked out quickly enough for thousands of them. */
 export interface Outcome {
@@ -33,6 +33,7 @@ export interface Outcome {
 /** What a candidate costs in work, before anything is dried: many fall here already. */
 export interface Work {
   readonly candidate: Candidate;
+  readonly zones: ZoneTechniques;
   readonly brief: Brief;
   readonly sections: readonly SectionPlan[];
   readonly waiting: WaitingPlan;
@@ -105,6 +106,29 @@ const NO_LINES: Layout['recipe'] = {
   marks: {},
 };
 
+/** More of the head than this done otherwise is another set. */
+const MOST_OTHERWISE = 0.5;
+
+/**
+ * What is done in zones whose hair cannot carry a candidate: the nearest technique that can as it is, without a tool.
+ * Empty where every zone carries it; null where one has no such way, or most of the head would be done otherwise.
+ */
+export function mendedZones(verdicts: readonly ZoneVerdict[]): ZoneTechniques | null {
+  const zones: { [zone in Zone]?: ZoneTechniques[Zone] } = {};
+  let otherwise = 0;
+  for (const { zone, problem, proposals, sections } of verdicts) {
+    if (!problem) continue;
+    const instead = proposals.find(
+      ({ toolDiameterMm, sections: own }) => toolDiameterMm === null && own === null,
+    );
+    if (!instead) return null;
+    zones[zone] = instead.technique;
+    otherwise += sections;
+  }
+  const all = verdicts.reduce((sum, { sections }) => sum + sections, 0);
+  return otherwise > MOST_OTHERWISE * all ? null : zones;
+}
+
 /** Works out candidates for one head; what they share is worked out once. */
 export class QuickForecaster {
   private readonly belief: RateBelief;
@@ -138,9 +162,15 @@ export class QuickForecaster {
   }
 
   private workOf(candidate: Candidate): Work | null {
-    const brief = briefOf(this.base, candidate, []);
-    const sections = planSections(brief, sketch(candidate.sections, NO_LINES));
-    if (zoneVerdicts(brief, sections).some(({ problem }) => problem !== null)) return null;
+    const layout = sketch(candidate.sections, NO_LINES);
+    const alike = briefOf(this.base, candidate, []);
+    const alikeSections = planSections(alike, layout);
+    const zones = mendedZones(zoneVerdicts(alike, alikeSections));
+    if (!zones) return null;
+    const isAlike = Object.keys(zones).length === 0;
+    const brief = isAlike ? alike : briefOf(this.base, candidate, [], zones);
+    const sections = isAlike ? alikeSections : planSections(brief, layout);
+    if (!isAlike && zoneVerdicts(brief, sections).some(({ problem }) => problem !== null)) return null;
     const room = {
       temperatureC: brief.room.temperatureC,
       relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
@@ -166,6 +196,7 @@ export class QuickForecaster {
     );
     return {
       candidate,
+      zones,
       brief,
       sections,
       waiting,

@@ -1,6 +1,6 @@
 import type { Brief } from '../plan/brief';
 import { ParetoFront } from '../stats/pareto';
-import type { Candidate } from './candidate';
+import type { Candidate, ZoneTechniques } from './candidate';
 import { QuickForecaster, type Outcome, type Work } from './quick';
 import { candidates, type Means } from './space';
 
@@ -20,6 +20,8 @@ export interface Wishes {
 /** A candidate and what comes of it. */
 export interface Choice {
   readonly candidate: Candidate;
+  /** What is done in zones that cannot carry it. */
+  readonly zones: ZoneTechniques;
   readonly outcome: Outcome;
   /** Hours left for drying. */
   readonly windowH: number;
@@ -115,7 +117,7 @@ export function* search(
   const weigh = (work: Work) => {
     const outcome = forecaster.outcome(work);
     if (!outcome) return;
-    const choice = { candidate: work.candidate, outcome, windowH: work.windowH };
+    const choice = { candidate: work.candidate, zones: work.zones, outcome, windowH: work.windowH };
     const missed = unmet(choice, wishes);
     if (missed.length === 0) fitting.add(choice);
     const [only] = missed;

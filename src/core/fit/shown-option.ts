@@ -4,7 +4,7 @@ import type { Brief } from '../plan/brief';
 import type { DryingMethodId } from '../drying-methods';
 import { isoWithOffset } from '../plan/iso-time';
 import type { Spread } from '../stats/spread';
-import { briefOf, stepsOf, type Candidate } from './candidate';
+import { briefOf, stepsOf, type Candidate, type ZoneTechniques } from './candidate';
 import { candidateWords, type Strength } from './options';
 import type { Choice } from './search';
 
@@ -14,6 +14,7 @@ const SHORTEST_STEP_H = 0.25;
 /** An option with the figures of the whole forecast, as it is shown. */
 export interface ShownOption {
   readonly candidate: Candidate;
+  readonly zones: ZoneTechniques;
   readonly words: string;
   readonly strengths: readonly Strength[];
   readonly drying: readonly { readonly method: DryingMethodId; readonly hours: number }[];
@@ -36,7 +37,7 @@ export interface ShownOption {
  */
 export function shownOption(
   base: Brief,
-  { candidate, windowH }: Pick<Choice, 'candidate' | 'windowH'>,
+  { candidate, zones, windowH }: Pick<Choice, 'candidate' | 'zones' | 'windowH'>,
   strengths: readonly Strength[],
   availableH: number,
   draws: number,
@@ -44,13 +45,14 @@ export function shownOption(
   const readyMs = base.wearByMs ?? 0;
   const startMs = readyMs - availableH * HOUR_MS;
   const steps = stepsOf(candidate.drying, windowH) ?? [];
-  const brief: Brief = { ...briefOf(base, candidate, steps), wearByMs: readyMs, startAtMs: startMs };
+  const brief: Brief = { ...briefOf(base, candidate, steps, zones), wearByMs: readyMs, startAtMs: startMs };
   const { plan } = forecast(brief, layoutFor(brief), draws);
   const { prepMin, installMin, takedownMin, separatingMin } = plan.handsOn;
   const rest = prepMin + takedownMin + separatingMin;
   return {
     candidate,
-    words: candidateWords(candidate),
+    zones,
+    words: candidateWords(candidate, zones),
     strengths,
     drying: steps.map(({ method, hours }) => ({
       method: method.id as DryingMethodId,

@@ -227,10 +227,10 @@ export function oneSection(
   return { parting: partedAnew(brief), set: { ...brief.set, sections: next } };
 }
 
-/** A brief done as an option of a search says: alike all over the head, parted anew. */
+/** A brief done as an option of a search says, parted anew; zones that cannot carry it as the option does them. */
 export function withOption(
   brief: DraftBrief,
-  { candidate, drying, startAt }: Pick<ShownOption, 'candidate' | 'drying' | 'startAt'>,
+  { candidate, zones, drying, startAt }: Pick<ShownOption, 'candidate' | 'zones' | 'drying' | 'startAt'>,
 ): Partial<DraftBrief> {
   const { technique: id, sections, startState, tool } = candidate;
   const technique = techniqueOf(id);
@@ -254,7 +254,12 @@ export function withOption(
         workingLengthMm: tool.workingLengthMm,
         owned: tool.owned,
       },
-      zones: undefined,
+      zones:
+        Object.keys(zones).length === 0
+          ? undefined
+          : Object.fromEntries(
+              Object.entries(zones).map(([zone, own]) => [zone, { technique: own, tool: null }]),
+            ),
     },
   };
 }
