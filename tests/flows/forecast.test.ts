@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { TOPIC_IDS, topicOf } from '@/core/explain/topics';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
-import { arrive, choose, fill, openStep, press, see, textOf } from '../support/hands';
+import { arrive, choose, fill, openStep, press, see, textOf, unfold } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -90,7 +90,8 @@ describe('a forecast for every technique', () => {
 
   it('counts doses in pumps as they were weighed here, and flags too much', async () => {
     await openStep(scene.page, 'Layers');
-    await scene.page.evaluate(() => document.querySelectorAll('details').forEach((own) => (own.open = true)));
+    await unfold(scene.page, 'Take another amount');
+    await unfold(scene.page, 'Weigh my own pumps');
     // Grams and pumps stand in one line: what a pump is held to weigh is their ratio.
     const pumpIsNear = (grams: number) =>
       scene.page.waitForFunction(
@@ -110,7 +111,9 @@ describe('a forecast for every technique', () => {
     await see(scene.page, 'much for this hair');
     await scene.page.reload({ waitUntil: 'networkidle0' });
     await openStep(scene.page, 'Layers');
-    await scene.page.evaluate(() => document.querySelectorAll('details').forEach((own) => (own.open = true)));
+    await unfold(scene.page, 'Take another amount');
+    await unfold(scene.page, 'Weigh my own pumps');
+    await scene.page.waitForSelector('::-p-aria([name="Ten pumps weigh, g"])');
     expect(
       await scene.page.$eval(
         '::-p-aria([name="Ten pumps weigh, g"])',

@@ -73,3 +73,17 @@ export const openStep = (page: Page, title: string): Promise<unknown> =>
     {},
     title,
   );
+
+/** Unfolds what is folded under a summary, once it is there. */
+export const unfold = (page: Page, summary: string): Promise<unknown> =>
+  page.waitForFunction(
+    (wanted) => {
+      const folded = [...document.querySelectorAll('details')].find((own) =>
+        own.querySelector('summary')?.textContent?.startsWith(wanted),
+      );
+      if (folded) folded.open = true;
+      return folded !== undefined;
+    },
+    {},
+    summary,
+  );

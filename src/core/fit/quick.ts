@@ -86,6 +86,7 @@ function sketch(count: number, recipe: Layout['recipe']): Layout {
         outline: [],
         frame: null,
         winding: 'to-right',
+        product: null,
         spine: null,
       };
     }),

@@ -254,4 +254,17 @@ describe('good briefs', () => {
       );
     }
   });
+
+  it('a half-head trial wants an even number, and no zones of their own', () => {
+    const said = (set: Parameters<typeof aBrief>[0]) => {
+      const read = readBrief(aBrief(set));
+      return read.ok ? [] : read.errors.map(({ path, message }) => `${path}: ${message}`);
+    };
+    const parting = { part: 'half-head' as const };
+    expect(said({ set: { sections: 24 }, brief: { parting } })).toEqual([]);
+    expect(said({ set: { sections: 21 }, brief: { parting } })[0]).toMatch(/^set\.sections: .*take 20 or 22/);
+    expect(said({ set: { sections: 20, zones: { nape: { sections: 4 } } }, brief: { parting } })[0]).toMatch(
+      /^set\.zones\.nape\.sections: .*alike all over/,
+    );
+  });
 });

@@ -184,6 +184,22 @@ export function readBrief(raw: unknown): Checked<Brief> {
       message: `with the zones of their own there would be ${total} sections; a head takes at most ${MAX_SECTIONS}`,
     });
   }
+  if (input.parting.part === 'half-head' && !input.parting.recipe) {
+    if (set.sections % 2 === 1) {
+      errors.push({
+        path: 'set.sections',
+        message: `a half-head trial needs as many sections on either side: take ${set.sections - 1} or ${set.sections + 1}, not ${set.sections}`,
+      });
+    }
+    const own = ZONES.filter((zone) => zones[zone].sections !== null);
+    if (own.length > 0) {
+      errors.push({
+        path: `set.zones.${own[0]!}.sections`,
+        message:
+          'a half-head trial is parted alike all over: let the zones be parted as the rest, or leave the trial',
+      });
+    }
+  }
   const times = (['startAt', 'wearBy'] as const).map((key) => {
     const text = input[key];
     if (text === undefined) return null;

@@ -58,7 +58,7 @@ const pathOf = remembered(outlinePath);
 
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
-  layout.sections.map(({ number, key, zone, side, outline, winding, spine }) => {
+  layout.sections.map(({ number, product, zone, side, outline, winding, spine }) => {
     const onLane = spine?.[Math.floor(spine.length / 2)];
     // Numbers of lanes stand in one line across the head.
     const centre = onLane ? clearAt(outline, onLane) : centreOf(outline);
@@ -67,7 +67,7 @@ export const drawLayout = (layout: Layout): DrawnSection[] =>
       zone,
       side,
       winding,
-      product: layout.recipe.marks[key]?.product ?? null,
+      product,
       path: pathOf(outline),
       x: rounded(drawnX(centre)),
       y: rounded(drawnY(centre)),

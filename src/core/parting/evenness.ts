@@ -103,7 +103,8 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
   const mean = loads.reduce((sum, own) => sum + own, 0) / loads.length;
   const aspects = sections.map(({ outline }) => aspectOf(outline));
   const isLanes = recipe.pattern.startsWith('lanes');
-  const isMirrored = recipe.exclude.length === 0 && ['none', 'centre', 'half-up'].includes(recipe.part.kind);
+  const isMirrored =
+    recipe.exclude.length === 0 && ['none', 'centre', 'half-up', 'half-head'].includes(recipe.part.kind);
   return {
     loadCv: coefficientOfVariation(loads),
     aspect: {

@@ -50,6 +50,8 @@ const noPart = () => 0;
 /** Panels of a head that is parted all over in one way; `line` is the ear or half-up line. */
 function stretchesOfWhole(spec: PartingSpec, line: number): Stretch[] {
   const whole = { fromT: BACKMOST, toT: FOREMOST };
+  // A trial compares two halves, from the nape to the face.
+  if (spec.part === 'half-head') return [{ ids: ['L', 'R'], ...whole }];
   if (spec.pattern === 'radial') return [{ ids: ['O'], ...whole }];
   if (spec.part === 'half-up') {
     return [
@@ -158,7 +160,9 @@ export function generateRecipe(spec: PartingSpec): Recipe {
   const part = points ? partAcross(points) : noPart;
   const isWhole = ZONES.every((zone) => spec.own[zone] === undefined);
   const isSplit =
-    isWhole && (spec.part === 'half-up' || (points !== null && !spec.pattern.startsWith('lanes')));
+    isWhole &&
+    spec.part !== 'half-head' &&
+    (spec.part === 'half-up' || (points !== null && !spec.pattern.startsWith('lanes')));
   const stretches = isWhole
     ? stretchesOfWhole(spec, isSplit && spec.pattern !== 'radial' ? evenLine(spec, load, part) : EAR_T)
     : stretchesAroundZones(spec);
@@ -200,7 +204,7 @@ export function generateRecipe(spec: PartingSpec): Recipe {
         : planPanel(
             own.panel,
             counts.get(own)!,
-            !isWhole && spec.pattern === 'radial' ? 'brick' : spec.pattern,
+            own.panel.id !== 'O' && spec.pattern === 'radial' ? 'brick' : spec.pattern,
             spec.aspect,
             load,
           );

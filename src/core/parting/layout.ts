@@ -30,6 +30,8 @@ export interface LaidSection {
   readonly frame: CutFrame | null;
   /** Which way hair is wound: away from the face at the front hairline, else alternating. */
   readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  /** Which product it gets where sides differ; null where all get the same. */
+  readonly product: string | null;
   /** Middle line of a lane from the back; null for sections that are not lanes. */
   readonly spine: readonly ChartPoint[] | null;
 }
@@ -125,6 +127,32 @@ function partLineOf(recipe: Recipe, part: (t: number) => number): ChartPoint[] |
     .sort((a, b) => a.y - b.y);
 }
 
+const sideOf = (x: number, middle: number): LaidSection['side'] =>
+  x < -middle ? 'left' : x > middle ? 'right' : 'middle';
+
+/**
+ * Sections of a half-head trial in turns: one of the client's left, then its mirror image on the right, so that
+ * both sides wait equally long. What has no mirror image any more comes last.
+ *
+ * @source parting-map §4.7
+ */
+function inTurns(cells: readonly Cell[]): Cell[] {
+  const placed = cells.map((cell) => ({ cell, at: polygonCentroid(cell.outline) }));
+  const right = placed.filter(({ at }) => at.x >= 0);
+  const turns = placed
+    .filter(({ at }) => at.x < 0)
+    .flatMap(({ cell, at }) => {
+      const far = (other: ChartPoint) => Math.hypot(other.x + at.x, other.y - at.y);
+      const twin = right.reduce<(typeof right)[number] | null>(
+        (best, own) => (best && far(best.at) <= far(own.at) ? best : own),
+        null,
+      );
+      if (twin) right.splice(right.indexOf(twin), 1);
+      return twin ? [cell, twin.cell] : [cell];
+    });
+  return [...turns, ...right.map(({ cell }) => cell)];
+}
+
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 
 /** Derives every section of a recipe: outlines, sizes, zones and working order. */
@@ -138,7 +166,9 @@ export function layOut(recipe: Recipe): Layout {
   );
   const isLanes = recipe.pattern === 'lanes-back';
   const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.g.length]));
-  const sections = cells.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
+  const isTrial = recipe.part.kind === 'half-head';
+  const ordered = isTrial ? inTurns(cells) : cells;
+  const sections = ordered.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
     const centroid = polygonCentroid(outline);
     const place = framePoint(centroid);
     const marked = recipe.marks[key]?.dir;
@@ -149,7 +179,7 @@ export function layOut(recipe: Recipe): Layout {
       row,
       col,
       zone: zoneOfPanel(panel) ?? zoneAt(place),
-      side: centroid.x < -MIDDLE ? 'left' : centroid.x > MIDDLE ? 'right' : 'middle',
+      side: sideOf(centroid.x, isTrial ? 0 : MIDDLE),
       quadrant: `${place.t < EAR_LINE_T ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,
       share: area / SCALP_AREA,
       centroid,
@@ -162,6 +192,7 @@ export function layOut(recipe: Recipe): Layout {
           : (row + col) % 2 === 0
             ? 'to-right'
             : 'to-left',
+      product: recipe.marks[key]?.product ?? (isTrial ? (centroid.x < 0 ? 'A' : 'B') : null),
       spine: isLanes && rowsOf.get(panel) === 1 && frame ? spineOf(outline) : null,
     };
   });

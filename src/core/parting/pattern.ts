@@ -11,6 +11,7 @@ export const PART_LINES = [
   'curved-left',
   'curved-right',
   'half-up',
+  'half-head',
 ] as const;
 export type PartLine = (typeof PART_LINES)[number];
 
@@ -32,4 +33,5 @@ export const PART_LABEL: Readonly<Record<PartLine, string>> = {
   'curved-left': 'Curved left part',
   'curved-right': 'Curved right part',
   'half-up': 'Half up',
+  'half-head': 'Half-head trial',
 };

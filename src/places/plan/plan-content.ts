@@ -203,6 +203,9 @@ export function partedAnew(brief: DraftBrief, change: DraftParting = {}): DraftP
   return { ...parting, ...change };
 }
 
+/** Whether two halves of a head are compared. */
+const isTrial = (brief: DraftBrief): boolean => brief.parting?.part === 'half-head';
+
 /**
  * A brief with one section more or fewer. Sections stay where they are as far as they can; a head with zones
  * parted for themselves, or whose lines are not known yet, is cut anew.
@@ -215,6 +218,11 @@ export function oneSection(
   by: 1 | -1,
   answered: Recipe | null,
 ): Partial<DraftBrief> {
+  if (isTrial(brief)) {
+    // One on either side, so that the halves stay alike.
+    const even = 2 * Math.round((count + 2 * by) / 2);
+    return { parting: partedAnew(brief), set: { ...brief.set, sections: clamp(even, 2, MAX_SECTIONS) } };
+  }
   const recipe = (brief.parting?.recipe as Recipe | undefined) ?? answered;
   const hasOwnZones = Object.values(brief.set.zones ?? {}).some((own) => own?.sections !== undefined);
   if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
@@ -244,7 +252,7 @@ export function withOption(
     set: {
       ...brief.set,
       technique: id,
-      sections,
+      sections: isTrial(brief) ? 2 * Math.ceil(sections / 2) : sections,
       sectionSideCm: undefined,
       startState,
       rootMethod: keep(technique.rootMethods, brief.set.rootMethod),
