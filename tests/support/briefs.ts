@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { CONDITIONS, type BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { DRYING_METHOD_IDS } from '@/core/drying-methods';
+import { PREP_STEP_IDS } from '@/core/coefficients/prep-steps';
 import { START_STATE_IDS } from '@/core/coefficients/start-states';
 import { ZONES } from '@/core/hair/zone';
 import { PART_LINES, PARTING_PATTERNS } from '@/core/parting/pattern';
@@ -121,12 +122,18 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
     drying: fc.array(fc.record({ method: fc.constantFrom(...DRYING_METHOD_IDS), hours: double(0.1, 12) }), {
       maxLength: 3,
     }),
+    prep: fc.option(
+      fc.subarray([...PREP_STEP_IDS]).map((steps) => steps.map((step) => ({ step }))),
+      { nil: undefined },
+    ),
+    sleep: fc.option(fc.constant({ from: '23:00', until: '07:00' }), { nil: undefined }),
     pace: double(0.5, 2),
     draws: fc.constantFrom(0, 12),
     seed: fc.nat(),
   })
   .map(({ head, way, zones, roles, ...any }): BriefInput => {
     const { lengths, ...measured } = head;
+    const isTrial = any.parting.part === 'half-head';
     return {
       format: 'keen-spiral/brief',
       version: 1,
@@ -139,14 +146,14 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
       },
       set: {
         ...way,
-        sections: any.sections,
+        sections: isTrial ? 2 * Math.ceil(any.sections / 2) : any.sections,
         startState: any.startState,
         brushedThrough: any.brushedThrough,
         layers: roles.map((role) => ({ role })),
         zones: Object.fromEntries(
           Object.entries(zones).map(([zone, own]) => [
             zone,
-            { ...own.way, ...(own.sections ? { sections: own.sections } : {}) },
+            { ...own.way, ...(own.sections && !isTrial ? { sections: own.sections } : {}) },
           ]),
         ),
       },
@@ -154,6 +161,8 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
       wear: any.wear,
       room: any.room,
       drying: any.drying,
+      ...(any.prep ? { prep: any.prep } : {}),
+      ...(any.sleep ? { sleep: any.sleep } : {}),
       pace: any.pace,
       draws: any.draws,
       seed: any.seed,

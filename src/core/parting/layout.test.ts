@@ -176,6 +176,8 @@ describe('patterns and parts of the note', () => {
         fc.constantFrom(...PARTING_PATTERNS),
         fc.constantFrom(...PART_LINES),
         (count, pattern, part) => {
+          // Halves are alike only in pairs.
+          fc.pre(part !== 'half-head' || count % 2 === 0);
           const layout = laid(count, { pattern, part });
           expect(layout.sections).toHaveLength(count);
           expect(recipeCount(layout.recipe)).toBe(count);
