@@ -1,10 +1,9 @@
 import type { ScheduleBlock } from '@/core/schedule/backward';
 import type { Spread } from '@/core/stats/spread';
-import { dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import { formatClock, formatDay, formatHours, formatMinutes, formatWeekday } from '../format';
-import { prepName } from '@/core/coefficients/prep-steps';
 import type { Sleep } from '@/core/schedule/sleep';
 import { BlockHold } from './block-hold';
+import { blockLabel } from './block-label';
 import { chanceStillGood } from './still-good';
 import { ReadyPin } from './ready-pin';
 import styles from './ribbon.module.css';
@@ -34,21 +33,6 @@ export interface RibbonProps {
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 const MOST_DAYS = 10;
-
-function blockLabel(block: ScheduleBlock, setLabel: string): string {
-  switch (block.step) {
-    case 'prep':
-      return block.part ? prepName(block.part) : 'Wash and prep';
-    case 'install':
-      return `Set ${setLabel}`;
-    case 'dry':
-      return `Dry ${dryingMethods[block.method as DryingMethodId]?.phrase ?? ''}`.trim();
-    case 'takedown':
-      return 'Take down';
-    case 'separate':
-      return 'Separate';
-  }
-}
 
 const minutes = (block: ScheduleBlock) => (block.endMs - block.startMs) / 60_000;
 /** Where a night lies in a block, as shares of the block. */

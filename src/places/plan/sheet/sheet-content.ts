@@ -6,9 +6,7 @@ import {
 } from '@/core/advice/schools';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { nightCares } from '@/core/coefficients/night-care';
-import { prepName } from '@/core/coefficients/prep-steps';
 import { startStates } from '@/core/coefficients/start-states';
-import { dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import { PART_LABEL } from '@/core/parting/pattern';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import type { AnsweredView } from '@/core/plan/answer-view';
@@ -16,7 +14,6 @@ import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { inHands } from '@/core/products/dose';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { productRoles } from '@/core/products';
-import type { ScheduleBlock } from '@/core/schedule/backward';
 import { allergyMatches } from '@/core/shelf/allergy';
 import type { FlowBlock, FlowLine } from '@/core/sheet/flow';
 import { techniqueOf } from '@/core/techniques';
@@ -35,6 +32,7 @@ import {
   formatMinutes,
   type UnitSystem,
 } from '@/ui/format';
+import { blockLabel } from '@/ui/ribbon/block-label';
 import { layerName, wholeSetLabel, type PlanContent, type ShelfProduct } from '../plan-content';
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
@@ -65,21 +63,6 @@ export interface SheetWords {
   /** Left out first where a page is full. */
   readonly notes: FlowBlock;
   readonly footer: string;
-}
-
-function blockName(block: ScheduleBlock, setLabel: string): string {
-  switch (block.step) {
-    case 'prep':
-      return block.part ? prepName(block.part) : 'Wash and prep';
-    case 'install':
-      return `Set ${setLabel}`;
-    case 'dry':
-      return `Dry ${dryingMethods[block.method as DryingMethodId]?.phrase ?? ''}`.trim();
-    case 'takedown':
-      return 'Take down';
-    case 'separate':
-      return 'Separate';
-  }
 }
 
 /** Sections in the order of the work, as runs of numbers through each quarter of the head. */
@@ -149,7 +132,7 @@ export function sheetWords(source: SheetSource): SheetWords {
     day = own;
     const lasts = (block.endMs - block.startMs) / 60_000;
     return {
-      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, timeZone)}  ${blockName(block, setLabel)}`,
+      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, timeZone)}  ${blockLabel(block, setLabel)}`,
       end: lasts >= 100 ? formatHours(lasts / 60) : formatMinutes(lasts),
     };
   });
