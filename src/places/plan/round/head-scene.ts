@@ -56,6 +56,9 @@ const TEXTURE = 2048;
 const CHART_REACH = 2;
 const AXIS_STEPS = 48;
 const TUBE_SIDES = 6;
+const FOV_DEG = 30;
+/** Width over height of view that head and ruler want. */
+const LEAST_ASPECT = 1.35;
 const GROUND = '#f6ecd9';
 
 /** Head to scene, where y is up and the face looks along z: the client's right is then at −x. */
@@ -243,6 +246,10 @@ function curlGroup(
   return group;
 }
 
+/** Height of view, degrees: on a narrow screen as wide that head and ruler stay in it. */
+const fovFor = (aspect: number) =>
+  (2 * Math.atan(Math.tan((FOV_DEG * Math.PI) / 360) * Math.max(1, LEAST_ASPECT / aspect)) * 180) / Math.PI;
+
 /** Builds the scene on a canvas. Throws where WebGL is not to be had. */
 export function makeHeadScene(canvas: HTMLCanvasElement, options: HeadSceneOptions): HeadScene {
   const renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
@@ -264,7 +271,7 @@ export function makeHeadScene(canvas: HTMLCanvasElement, options: HeadSceneOptio
   const sun = new DirectionalLight('#ffffff', 1.6);
   scene.add(sun);
 
-  const camera = new PerspectiveCamera(30, 1, 1, 400);
+  const camera = new PerspectiveCamera(FOV_DEG, 1, 1, 400);
   const controls = new OrbitControls(camera, canvas);
   controls.target.set(0, -longestCm * 0.25, 0);
   controls.enablePan = false;
@@ -278,6 +285,7 @@ export function makeHeadScene(canvas: HTMLCanvasElement, options: HeadSceneOptio
     if (width === 0 || height === 0) return;
     renderer.setSize(width, height, false);
     camera.aspect = width / height;
+    camera.fov = fovFor(camera.aspect);
     camera.updateProjectionMatrix();
     sun.position.copy(camera.position).add(new Vector3(10, 24, 0));
     // The ruler stays at the left of the head, facing whoever looks.
