@@ -8,22 +8,30 @@ const alias = {
 
 export default defineConfig({
   test: {
+    // Every core works.
+    maxWorkers: '100%',
     projects: [
       {
         resolve: { alias },
         test: {
           name: 'unit',
-          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+          include: [
+            'src/**/*.test.ts',
+            'scripts/**/*.test.ts',
+            'tests/archive/**/*.test.ts',
+            'tests/golden/**/*.test.ts',
+          ],
           environment: 'node',
           // A busy machine is no failure: time is for the bench.
           testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
       {
         resolve: { alias },
         test: {
           name: 'flows',
-          include: ['tests/**/*.test.ts'],
+          include: ['tests/flows/**/*.test.ts', 'tests/a11y/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,
           testTimeout: 300_000,

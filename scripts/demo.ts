@@ -1,7 +1,7 @@
 import { existsSync, renameSync } from 'node:fs';
 import { migrateDatabase, openDatabase } from '@/server/db/client';
-import { listHeads } from '@/server/db/rows/heads';
-import { firstStudio } from '@/server/db/rows/studios';
+import { countHeads } from '@/server/db/rows/heads';
+import { currentStudio } from '@/server/db/rows/studios';
 import { env } from '@/server/env';
 import { seedDemo } from './demo/seed';
 
@@ -18,8 +18,8 @@ async function main() {
   }
   const database = openDatabase(env.databaseUrl);
   await migrateDatabase(database, env.databaseUrl, nowMs);
-  const studio = await firstStudio(database.db);
-  if (studio && (await listHeads(database.db, studio.id)).length > 0) {
+  const studio = await currentStudio(database.db);
+  if (studio && (await countHeads(database.db, studio.id)).present > 0) {
     console.log('The database already holds heads: it is kept as it is.');
   } else {
     await seedDemo(database, nowMs);

@@ -39,19 +39,14 @@ async function main() {
   await take('today', '/');
   await take('heads', '/heads');
   await take('head', `/heads/${amara}`);
-  const settled = (page: Page) => see(page, 'range from 1,000 possible heads').then(() => undefined);
+  const settled = (page: Page) => see(page, 'range worked out').then(() => undefined);
   await take('plan', `/plan/${booked}`, {}, settled);
-  await take('plan-how-we-know', `/plan/${booked}`, {}, async (page) => {
-    await settled(page);
-    await press(page, 'Dry to the root: how we know');
-    await see(page, 'Where it is weak');
-  });
   await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
   await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
   await take('plan-fit', `/plan/${booked}`, {}, async (page) => {
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
-    await see(page, 'ways looked at');
+    await see(page, 'combinations looked at');
   });
   await take('plan-beside', `/plan/${booked}/beside`, {}, async (page) => {
     await press(page, 'Copy');
@@ -66,7 +61,7 @@ async function main() {
   await take('plan-by-hand', `/plan/${booked}`, {}, async (page) => {
     await settled(page);
     await press(page, 'Part by hand');
-    await see(page, 'Hair even to');
+    await see(page, 'Hair in the sections differs by');
     await page.click('[data-section="9"]');
     await press(page, 'Split');
     await page.waitForSelector('[data-section="19"]');
@@ -87,6 +82,8 @@ async function main() {
     await page.waitForSelector('canvas[data-ready="true"]');
   });
   await take('shelf', '/shelf');
+  await take('sets', '/sets');
+  await take('studio', '/studio');
   await take('chair-drying', `/chair/${drying}`);
   await take('wear', `/wear/${worn}`);
   await take('set', `/sets/${wedding}`, {}, async (page) => {
@@ -113,7 +110,6 @@ async function main() {
   await see(page, 'in the drawer');
   await settled(page);
   await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
-  await shoot(page, 'plan-rods');
   await press(page, 'Take to the chair');
   await arrive(page, /^\/chair\//);
   const id = new URL(page.url()).pathname.split('/').at(-1)!;
@@ -124,8 +120,8 @@ async function main() {
   });
   for (let n = 1; n <= 11; n++) {
     await server.database.client.execute({
-      sql: "insert into set_events (id, studio_id, set_id, kind, section_number, at_ms) select ?, studio_id, id, 'section-done', ?, ? from sets where id = ?",
-      args: [`shot${n}`, n, start + n * 155_000, id],
+      sql: "insert into set_events (id, studio_id, set_id, kind, section_number, at_ms, sequence) select ?, studio_id, id, 'section-done', ?, ?, ? from sets where id = ?",
+      args: [`shot${n}`, n, start + n * 155_000, n, id],
     });
   }
   await take('chair-setting', `/chair/${id}`);

@@ -8,5 +8,5 @@ if [ ! -x /usr/bin/chromium ]; then
   $as_root apt-get update -q
   DEBIAN_FRONTEND=noninteractive $as_root apt-get install -y -q --no-install-recommends chromium
 fi
-npm install --no-save
+npm ci
 npm test

@@ -9,15 +9,29 @@ const hostName = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
 function isOurs(request: NextRequest): boolean {
   const host = request.headers.get('host') ?? '';
   if (![...LOCAL_HOSTS, ...env.allowedHosts].includes(hostName(host))) return false;
-  if (request.method === 'GET' || request.method === 'HEAD') return true;
+  const isForeign = ['cross-site', 'same-site'].includes(request.headers.get('sec-fetch-site') ?? '');
+  if (request.method === 'GET' || request.method === 'HEAD') return !isForeign || isFollowedLink(request);
   const origin = request.headers.get('origin');
-  if (origin === null) return request.headers.get('sec-fetch-site') !== 'cross-site';
+  if (origin === null) return !isForeign;
   try {
     return new URL(origin).host === host;
   } catch {
     return false;
   }
 }
+
+/**
+ * Whether somebody pressed a link to a page here. Anything else that another site asks for, such as an image, a frame
+ * or a page opened by a script, would let that site make this server work.
+ */
+const isFollowedLink = ({ headers, nextUrl }: NextRequest): boolean =>
+  headers.get('sec-fetch-mode') === 'navigate' &&
+  headers.get('sec-fetch-dest') === 'document' &&
+  headers.get('sec-fetch-user') === '?1' &&
+  !nextUrl.pathname.startsWith('/api/') &&
+  !SHEET.test(nextUrl.pathname);
+
+const SHEET = /^\/plan\/[^/]+\/sheet\//;
 
 /**
  * The policy of every page: nothing from anywhere else, scripts only with this answer's nonce.
@@ -46,8 +60,24 @@ const DRAWING_POLICY =
   "default-src 'none'; style-src 'unsafe-inline'; font-src data:; frame-ancestors 'none'";
 const isDrawing = (path: string) => /^\/plan\/[^/]+\/sheet\/[^/]+\.svg$/.test(path);
 
+/** Whether the escapes of an address can be read: “%zz” is none. */
+function isReadable(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** Guards every request: foreign hosts and origins are refused, pages get their policy. */
 export function proxy(request: NextRequest): NextResponse {
+  if (!isReadable(request.nextUrl.pathname)) {
+    return NextResponse.json(
+      { type: 'urn:keen-spiral:invalid', title: 'This address has a slip in it', status: 400 },
+      { status: 400, headers: { 'content-type': 'application/problem+json' } },
+    );
+  }
   if (!isOurs(request)) {
     return NextResponse.json(
       { type: 'urn:keen-spiral:not-allowed', title: 'This is not allowed from here', status: 403 },
@@ -64,8 +94,9 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
+  response.headers.set('cross-origin-resource-policy', 'same-origin');
   response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
   return response;
 }
 
-export const config = { matcher: '/((?!_next/static|_next/image|icon.svg).*)' };
+export const config = { matcher: '/((?!_next/static|_next/image).*)' };

@@ -1,7 +1,7 @@
 import type { CheckFeel } from '@/core/drying/dryness-checks';
 import type { Level } from '@/core/drying/nodes';
 import type { EndReasonId } from '@/core/wear/end-reasons';
-import type { DraftBrief } from '@/places/plan/plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 import type { DemoHeadId, DemoProduct } from './world';
 
 /** A set of the demo as it is told: what was planned, and what happened against it. */

@@ -3,25 +3,25 @@ import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerDraft, answerView } from '@/core/plan/answer-view';
 import { MODEL_VERSION } from '@/core/plan/forecast';
-import type { RunEvent } from '@/core/run/run-state';
+import { runEvent, type RunEvent, type RunEventDetail } from '@/core/run/run-event';
 import { clamp } from '@/core/units/clamp';
-import type { DraftBrief } from '@/places/plan/plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units/time';
 import { USUAL_PREP, USUAL_SLEEP } from '@/places/plan/usual-plan';
 import type { Database, Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
 import { chooseSchool, createHead, findHead } from '@/server/db/rows/heads';
 import { saveMix } from '@/server/db/rows/shelf';
 import { createPlan } from '@/server/db/rows/plans';
-import { addCheck, addEvents, endSet, saveWearDay, startSet } from '@/server/db/rows/sets';
-import { createStudio, firstStudio, type Studio } from '@/server/db/rows/studios';
+import { addEvents } from '@/server/db/rows/set-log';
+import { startSet } from '@/server/db/rows/set-commands';
+import { endSet, saveWearDay } from '@/server/db/rows/wear';
+import { createStudio, currentStudio, type Studio } from '@/server/db/rows/studios';
 import { products as productsTable, studios, tools as toolsTable } from '@/server/db/schema';
 import { eq } from 'drizzle-orm';
 import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
 import { HEADS, MIX, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
 
-const MINUTE = 60_000;
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** Heads drawn for a demo forecast: plenty for its band. */
 const DEMO_DRAWS = 200;
 
@@ -84,8 +84,10 @@ async function tellSet(
   studioId: string,
   told: Omit<DemoSet, 'daysAgo'>,
   headIds: HeadIds,
+  productIds: ProductIds,
   startedAtMs: number,
   wearByMs: number | undefined,
+  toldAtMs: number,
 ): Promise<void> {
   const brief = briefOf(told.head, told, wearByMs === undefined ? undefined : localTime(wearByMs));
   const draft = answerDraft(brief, null);
@@ -104,6 +106,7 @@ async function tellSet(
       title: told.title,
       brief,
       forecast: view.plan,
+      layerProductIds: told.products.map((key) => productIds[key]),
       modelVersion: MODEL_VERSION,
       dryingBelief: view.dryTimes.belief,
       costMinor: costOf(told.products, view.plan.doses),
@@ -118,44 +121,33 @@ async function tellSet(
     },
     startedAtMs,
   );
-  const event = (
-    kind: RunEvent['kind'],
-    atMs: number,
-    sectionNumber: number | null = null,
-    note: string | null = null,
-  ) => ({
-    id: newId(atMs),
-    kind,
-    atMs: Math.round(atMs),
-    sectionNumber,
-    note,
-  });
-  const events: RunEvent[] = (told.notes ?? []).map((note, i) =>
-    event('note', startedAtMs + (20 + i) * MINUTE, null, note),
+  const event = (kind: RunEvent['kind'], atMs: number, detail: RunEventDetail = {}) => {
+    const { sequence: _, ...sent } = runEvent(newId(atMs), kind, Math.round(atMs), detail);
+    return sent;
+  };
+  const tell = async (events: readonly ReturnType<typeof event>[]) => {
+    const arrival = { deviceId: 'demo', offsetMs: 0, nowMs: toldAtMs, timeZone: STUDIO.timeZone };
+    for (const verdict of await addEvents(tx, studioId, setId, events, arrival))
+      if (!verdict.kept) throw new Error(`demo set “${told.title}”: ${verdict.message}`);
+  };
+  const events = (told.notes ?? []).map((note, i) =>
+    event('note', startedAtMs + (20 + i) * MINUTE_MS, { note }),
   );
   let at = startedAtMs;
   view.sectionMin.forEach((min, i) => {
     // A hand is never even: every third section takes a little longer, made up for after.
-    at += min * told.pace * (1 + [0, 0.18, -0.18][i % 3]!) * MINUTE;
-    events.push(event('section-done', at, i + 1));
+    at += min * told.pace * (1 + [0, 0.18, -0.18][i % 3]!) * MINUTE_MS;
+    events.push(event('section-done', at, { sectionNumber: i + 1 }));
   });
   const installedAtMs = Math.round(at);
-  const takenDownAtMs = told.takenDownAfterH === null ? null : installedAtMs + told.takenDownAfterH * HOUR;
-  await addEvents(tx, studioId, setId, events);
+  const takenDownAtMs = told.takenDownAfterH === null ? null : installedAtMs + told.takenDownAfterH * HOUR_MS;
+  await tell(events);
   for (const check of told.checks) {
-    const atMs = Math.round(installedAtMs + check.afterH * HOUR);
-    await addCheck(tx, studioId, setId, {
-      id: newId(atMs),
-      sectionNumber: check.section,
-      level: check.level,
-      feel: check.feel,
-      atMs,
-    });
+    const atMs = Math.round(installedAtMs + check.afterH * HOUR_MS);
+    await tell([event('felt', atMs, { sectionNumber: check.section, level: check.level, feel: check.feel })]);
   }
   if (takenDownAtMs === null) return;
-  await addEvents(tx, studioId, setId, [
-    event('taken-down', takenDownAtMs, null, told.takedownReason ?? null),
-  ]);
+  await tell([event('taken-down', takenDownAtMs, { note: told.takedownReason ?? null })]);
   for (const [day, [definition, frizz, note]] of told.diary.entries()) {
     const expected = view.plan.result.byDay[Math.min(day, view.plan.result.byDay.length - 1)]!;
     await saveWearDay(
@@ -175,19 +167,22 @@ async function tellSet(
         note: note ?? '',
         revision: 0,
       },
-      Math.round(takenDownAtMs + day * DAY),
+      Math.round(takenDownAtMs + day * DAY_MS),
     );
   }
   if (told.outcome) {
-    const endedAtMs = Math.round(takenDownAtMs + (told.outcome.lastGoodDay + 0.5) * DAY);
+    const endedAtMs = Math.round(takenDownAtMs + (told.outcome.lastGoodDay + 0.5) * DAY_MS);
     await endSet(tx, studioId, setId, told.outcome, endedAtMs);
   }
 }
 
 async function demoStudio(tx: Tx, nowMs: number): Promise<Studio> {
-  const existing = await firstStudio(tx);
-  if (!existing) return createStudio(tx, STUDIO, nowMs);
-  await tx.update(studios).set(STUDIO).where(eq(studios.id, existing.id));
+  const existing = await currentStudio(tx);
+  if (!existing) return createStudio(tx, { ...STUDIO, isDemo: true }, nowMs);
+  await tx
+    .update(studios)
+    .set({ ...STUDIO, isDemo: true })
+    .where(eq(studios.id, existing.id));
   return { ...existing, ...STUDIO };
 }
 
@@ -195,7 +190,7 @@ async function demoStudio(tx: Tx, nowMs: number): Promise<Studio> {
 export async function seedDemo({ write }: Database, nowMs: number): Promise<void> {
   await write(async (tx) => {
     const { id: studioId } = await demoStudio(tx, nowMs);
-    const longAgo = nowMs - 200 * DAY;
+    const longAgo = nowMs - 200 * DAY_MS;
     const headIds = {} as Record<DemoHeadId, string>;
     for (const [key, head] of Object.entries(HEADS) as [DemoHeadId, (typeof HEADS)[DemoHeadId]][]) {
       headIds[key] = await createHead(tx, studioId, head.card, head.measured, longAgo);
@@ -207,9 +202,9 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
         id: productIds[key],
         studioId,
         ...product,
-        openedOn: dayAt(nowMs - openedDaysAgo * DAY),
-        useBy: goodForDays === null ? null : dayAt(nowMs + (goodForDays - openedDaysAgo) * DAY),
-        weighedAtMs: nowMs - 9 * DAY,
+        openedOn: dayAt(nowMs - openedDaysAgo * DAY_MS),
+        useBy: goodForDays === null ? null : dayAt(nowMs + (goodForDays - openedDaysAgo) * DAY_MS),
+        weighedAtMs: nowMs - 9 * DAY_MS,
       });
     }
     const { parts, ...mix } = MIX;
@@ -224,30 +219,46 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
           parts: own,
         })),
       },
+      {},
       longAgo,
     );
     for (const tool of TOOLS) {
       await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, ...tool });
     }
     for (const told of DEMO_SETS) {
-      const startedAtMs = atHour(nowMs - told.daysAgo * DAY, 18);
-      await tellSet(tx, studioId, told, headIds, startedAtMs, atHour(startedAtMs + DAY, 9));
+      const startedAtMs = atHour(nowMs - told.daysAgo * DAY_MS, 18);
+      await tellSet(
+        tx,
+        studioId,
+        told,
+        headIds,
+        productIds,
+        startedAtMs,
+        atHour(startedAtMs + DAY_MS, 9),
+        nowMs,
+      );
     }
     await chooseSchool(tx, studioId, headIds.amara, 'order', 'cream-first');
     await chooseSchool(tx, studioId, headIds.amara, 'fluffing', 'roots-first');
     await chooseSchool(tx, studioId, headIds.keziah, 'start', 'wet');
-    await tellDryingNow(tx, studioId, headIds, nowMs);
+    await tellDryingNow(tx, studioId, headIds, productIds, nowMs);
     await bookPlan(tx, studioId, headIds, productIds, nowMs);
   });
 }
 
-async function tellDryingNow(tx: Tx, studioId: string, headIds: HeadIds, nowMs: number) {
+async function tellDryingNow(
+  tx: Tx,
+  studioId: string,
+  headIds: HeadIds,
+  productIds: ProductIds,
+  nowMs: number,
+) {
   const answer = answerView(briefOf(DRYING_NOW.head, DRYING_NOW, undefined));
   if (!answer.ok) throw new Error('the drying demo set does not add up');
   const installMin = answer.value.view.sectionMin.reduce((sum, min) => sum + min, 0) * DRYING_NOW.pace;
-  const installedAtMs = nowMs - DRYING_NOW.finishedHoursAgo * HOUR;
-  const startedAtMs = Math.round(installedAtMs - installMin * MINUTE);
-  await tellSet(tx, studioId, DRYING_NOW, headIds, startedAtMs, atHour(nowMs + DAY, 9));
+  const installedAtMs = nowMs - DRYING_NOW.finishedHoursAgo * HOUR_MS;
+  const startedAtMs = Math.round(installedAtMs - installMin * MINUTE_MS);
+  await tellSet(tx, studioId, DRYING_NOW, headIds, productIds, startedAtMs, atHour(nowMs + DAY_MS, 9), nowMs);
 }
 
 async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: ProductIds, nowMs: number) {
@@ -275,7 +286,7 @@ async function bookPlan(tx: Tx, studioId: string, headIds: HeadIds, productIds: 
       takenDownAfterH: null,
       diary: [],
     },
-    localTime(atHour(nowMs + 3 * DAY, 9)),
+    localTime(atHour(nowMs + 3 * DAY_MS, 9)),
   );
   const content = {
     title: 'Amara’s birthday set',

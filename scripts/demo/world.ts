@@ -286,8 +286,8 @@ export type DemoProduct = (typeof PRODUCTS)[number]['key'];
 export const MIX = {
   name: 'Half-and-half cream gel',
   role: 'gel',
-  parts: { cream: 1, gel: 2 },
-  batchG: 90,
+  parts: { cream: 1, gel: 1 },
+  batchG: 40,
   keepsDays: 21,
   notes: 'Stir the cream into the gel, never the other way round.',
 } as const;

@@ -1,12 +1,18 @@
 'use client';
 import Button from '@mui/material/Button';
+import { ERRORS } from '@/server/errors';
 import { EmptyState } from '@/ui/feedback/empty-state';
 
-export default function Failure({ reset }: { reset: () => void }) {
+export default function Failure({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+  const isUnreadable = error.digest === 'unreadable';
   return (
     <EmptyState
-      title="Something went wrong on our side"
-      text="What you saved is safe. Try again; if it goes on, go back to Today."
+      title={isUnreadable ? 'This cannot be read any more' : 'Something went wrong on our side'}
+      text={
+        isUnreadable
+          ? `${ERRORS.unreadable.title}: see Studio.`
+          : 'What you saved is safe. Try again; if it goes on, go back to Today.'
+      }
       action={
         <Button variant="contained" onClick={reset}>
           Try again

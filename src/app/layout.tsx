@@ -6,8 +6,12 @@ import './globals.css';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
-import { cookies, headers } from 'next/headers';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { OutboxSender } from '@/places/chair/outbox/outbox-sender';
+import { keepUnits } from '@/places/studio/actions';
+import { loadShown } from '@/places/studio/queries';
+import { FreshOnReturn } from '@/ui/shell/fresh-on-return';
 import { ThemeRoot } from '@/ui/theme/theme-root';
 import { UnitsRoot } from '@/ui/units-context';
 
@@ -20,14 +24,18 @@ export const viewport: Viewport = { themeColor: '#2b1a14' };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;
-  const units = (await cookies()).get('units')?.value === 'imperial' ? 'imperial' : 'metric';
+  const { timeZone, display } = await loadShown();
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
         <InitColorSchemeScript attribute="[data-scheme='%s']" defaultMode="system" nonce={nonce} />
         <AppRouterCacheProvider options={{ key: 'mui', ...(nonce ? { nonce } : {}) }}>
           <ThemeRoot>
-            <UnitsRoot initial={units}>{children}</UnitsRoot>
+            <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
+              <OutboxSender />
+              <FreshOnReturn />
+              {children}
+            </UnitsRoot>
           </ThemeRoot>
         </AppRouterCacheProvider>
       </body>

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { exportStudio, importStudio, isEmptyStudio, readArchive } from '@/server/archive/studio-archive';
 import { tablesAsCsv } from '@/server/archive/tables-as-csv';
 import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
-import { createStudio, firstStudio } from '@/server/db/rows/studios';
+import { createStudio, currentStudio } from '@/server/db/rows/studios';
 import { env } from '@/server/env';
 import type { Command } from './command';
 import { refuse, refuseAll } from './refuse';
@@ -25,7 +25,7 @@ export const exportCommand: Command = {
     if (args.length !== 1) return refuse('name one folder');
     const folder = args[0]!;
     return withDatabase(async ({ db }) => {
-      const studio = await firstStudio(db);
+      const studio = await currentStudio(db);
       if (!studio) return refuse('there is no studio yet: nothing to export');
       const archive = await exportStudio(db, studio.id);
       mkdirSync(folder, { recursive: true });
@@ -52,7 +52,7 @@ export const importCommand: Command = {
     const archive = readArchive(raw);
     if (!archive.ok) return refuseAll(archive.errors);
     return withDatabase(async (database) => {
-      const studio = await firstStudio(database.db);
+      const studio = await currentStudio(database.db);
       if (studio && !(await isEmptyStudio(database, studio.id))) {
         return refuse('this database has heads already; import into a new one (set DATABASE_URL)');
       }

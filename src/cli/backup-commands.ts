@@ -32,7 +32,7 @@ export const backupCommand = withFile(
 export const restoreCommand = withFile(
   `keen restore FILE   put a copy in the place of the database; stop the server first
 
-What was there is kept beside it.`,
+What was there is kept beside it, byte for byte, whatever state it is in.`,
   async (file) =>
     JSON.stringify({ restored: file, before: await restore(env.databaseUrl, file, Date.now()) }),
 );

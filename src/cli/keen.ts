@@ -1,9 +1,10 @@
+import { AppError, errorCodeOf } from '@/server/errors';
 import type { Command } from './command';
 import { exportCommand, importCommand } from './archive-commands';
 import { backupCommand, restoreCommand } from './backup-commands';
 import { daysLastedCommand } from './days-lasted-command';
 import { forecastCommand } from './forecast-command';
-import { refuse } from './refuse';
+import { refuse, refuseAll } from './refuse';
 
 const commands: Readonly<Record<string, Command>> = {
   forecast: forecastCommand,
@@ -31,7 +32,7 @@ async function main(args: readonly string[]): Promise<number> {
     console.log(HELP);
     return name === undefined ? 2 : 0;
   }
-  const command = commands[name];
+  const command = Object.hasOwn(commands, name) ? commands[name] : undefined;
   if (!command) {
     return refuse(`there is no command “${name}”; try: ${Object.keys(commands).join(', ')}`);
   }
@@ -47,10 +48,17 @@ main(process.argv.slice(2)).then(
     process.exitCode = code;
   },
   (fault: unknown) => {
+    if (fault instanceof AppError) {
+      process.exitCode = refuseAll(
+        fault.errors.length > 0 ? fault.errors : [{ path: '', message: fault.message }],
+      );
+      return;
+    }
     console.error(
       JSON.stringify({
         errors: [
-          { path: '', message: `a fault of ours: ${fault instanceof Error ? fault.message : 'unknown'}` },
+          // Never the message itself: that of a database holds the statement and what was written.
+          { path: '', message: `a fault of ours (${errorCodeOf(fault)}); nothing was changed` },
         ],
       }),
     );

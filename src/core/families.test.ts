@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../tests/support/briefs';
-import type { CautionContext, WhatCame } from './advice/caution';
+import type { CautionContext, ForecastFacts } from './advice/caution';
 import { CAUTIONS, dueCautions } from './advice/cautions';
 import { dryingMethods } from './drying-methods';
 import { productRoles } from './products';
@@ -73,30 +73,29 @@ describe('registries', () => {
 describe('cautions', () => {
   const context = (
     change: Parameters<typeof aBrief>[0] = {},
-    came: Partial<WhatCame> = {},
+    facts: Partial<ForecastFacts> = {},
     daysInSet: number | null = null,
   ): CautionContext => ({
     brief: readOrThrow(aBrief(change)),
     daysInSet,
-    came: {
+    facts: {
       roomStaysDamp: false,
       chanceDryAtTakedown: 0.95,
       dryingWindowH: 9,
       asleep: [],
       hotHours: 0.5,
       fullestFit: null,
-      toolsNeeded: 0,
-      toolsOwned: 0,
+      toolsShort: [],
       doses: [],
       productPerG: 0.3,
       zones: [],
       stretch: 0.6,
       tightestKnot: null,
-      ...came,
+      ...facts,
     },
   });
   const codes = (c: CautionContext) => dueCautions(c).map((caution) => caution.code);
-  const dose = (verdict: 'little' | 'much'): WhatCame['doses'][number] => ({
+  const dose = (verdict: 'little' | 'much'): ForecastFacts['doses'][number] => ({
     layer: { role: 'gel', grams: 1 },
     recommendedG: 20,
     verdict,
@@ -104,8 +103,8 @@ describe('cautions', () => {
     leftAfterWashG: 0,
   });
   const knot = (slackLeft: number, crowding: number) =>
-    ({ slackLeft, crowding, comfort: 'tight' }) as WhatCame['tightestKnot'];
-  const shortNape: WhatCame['zones'][number] = {
+    ({ slackLeft, crowding, comfort: 'tight' }) as ForecastFacts['tightestKnot'];
+  const shortNape: ForecastFacts['zones'][number] = {
     zone: 'nape',
     technique: 'braid',
     sections: 3,
@@ -204,7 +203,7 @@ describe('cautions', () => {
   });
 
   it('tools are watched for band and count', () => {
-    const fit = { impossible: false, bandTooWide: true } as WhatCame['fullestFit'];
+    const fit = { impossible: false, bandTooWide: true } as ForecastFacts['fullestFit'];
     const rods = {
       set: {
         technique: 'rod-set' as const,
@@ -212,8 +211,15 @@ describe('cautions', () => {
         tool: { diameterMm: 13, owned: 20 },
       },
     };
-    const due = dueCautions(context(rods, { fullestFit: fit, toolsNeeded: 30, toolsOwned: 20 }));
-    expect(due.find((own) => own.code === 'tools-short')!.text).toBe('30 rods wanted, 20 owned.');
+    const due = dueCautions(
+      context(rods, {
+        fullestFit: fit,
+        toolsShort: [{ kind: 'rod', diameterMm: 10, needed: 30, owned: 20 }],
+      }),
+    );
+    expect(due.find((own) => own.code === 'tools-short')!.text).toBe(
+      '30 rods of 10 mm needed, 20 owned: 10 short.',
+    );
     expect(due.map((own) => own.code)).toContain('band-wide');
   });
 });

@@ -4,24 +4,29 @@ import type { BriefInput } from '@/core/formats/brief';
 import { answerBrief } from '@/core/plan/answer-brief';
 import { TECHNIQUE_IDS } from '@/core/techniques';
 import { draftReducer, startDraft, type DraftState } from './plan/draft-reducer';
-import {
-  layerOf,
-  moved,
-  sectionsLabel,
-  wholeSetLabel,
-  withTechnique,
-  withZone,
-  type PlanContent,
-} from './plan/plan-content';
+import { layerOf } from '@/core/draft/shelf-choices';
+import { moved, withTechnique, withZone } from '@/core/draft/edits';
+import { sectionsLabel, wholeSetLabel } from '@/core/draft/labels';
+import type { PlanContent } from '@/core/draft/draft-brief';
 import { tomorrowMorning, usualPlan } from './plan/usual-plan';
 import { heldUp, outcomeRows } from './sets/outcome-rows';
-import { dateOfDay, wornDay } from './wear/worn-day';
+import { dayOfWear } from '@/core/wear/wear-day-number';
+import { dateOfDay } from './wear/worn-day';
 
 const content = (title: string): PlanContent => ({ title, brief: aBrief(), layerProductIds: [] });
 
 describe('a draft', () => {
   const edit = (state: DraftState, title: string) =>
     draftReducer(state, { type: 'edited', content: content(title) });
+
+  it('after Back takes what the server has, but never over what is not kept yet', () => {
+    const start = startDraft(content('old'), 1);
+    const renewed = draftReducer(start, { type: 'renewed', content: content('new'), revision: 3 });
+    expect([renewed.present.title, renewed.revision, renewed.past.length]).toEqual(['new', 3, 0]);
+    const dirty = edit(start, 'typed');
+    expect(draftReducer(dirty, { type: 'renewed', content: content('new'), revision: 3 })).toBe(dirty);
+    expect(draftReducer(renewed, { type: 'renewed', content: content('old'), revision: 2 })).toBe(renewed);
+  });
 
   it('undoes and redoes every edit', () => {
     const start = startDraft(content('a'), 1);
@@ -100,6 +105,8 @@ describe('choices', () => {
       sizeG: null,
       priceMinor: null,
       useBy: null,
+      mixId: null,
+      openedOn: null,
       ingredients: '',
     };
     expect(layerOf(product)).toEqual({ role: 'mousse', waterShare: 0.9, weight: 1 });
@@ -163,7 +170,7 @@ describe('forecast against what happened', () => {
 describe('the calendar of wear', () => {
   it('counts days by the wall and back', () => {
     const takenDown = Date.UTC(2026, 9, 24, 22, 30);
-    expect(wornDay(takenDown, Date.UTC(2026, 9, 26, 1), 'Europe/Lisbon')).toBe(2);
+    expect(dayOfWear(takenDown, Date.UTC(2026, 9, 26, 1), 'Europe/Lisbon')).toBe(2);
     expect(dateOfDay(takenDown, 2, 'Europe/Lisbon')).toBe('2026-10-26');
   });
 });

@@ -1,3 +1,4 @@
+import { unstable_rethrow } from 'next/navigation';
 import type { z } from 'zod';
 import { fieldErrors, type FieldError } from '@/core/formats/field-error';
 import { currentActor, type Actor } from './actor';
@@ -42,7 +43,17 @@ export function action<S extends z.ZodType, T>(
   };
 }
 
-/** The one wrapper of every page query: who is asking, then run. */
+/**
+ * The one wrapper of every page query: who is asking, then run. What goes wrong reaches neither the terminal nor the
+ * browser in its own words: those of a database hold names and notes.
+ */
 export async function query<T>(run: (call: Call) => Promise<T>): Promise<T> {
-  return run({ actor: await currentActor(), database: database(), nowMs: Date.now() });
+  try {
+    return await run({ actor: await currentActor(), database: database(), nowMs: Date.now() });
+  } catch (thrown) {
+    unstable_rethrow(thrown);
+    if (thrown instanceof AppError) throw thrown;
+    log.error({ code: errorCodeOf(thrown) }, 'page failed');
+    throw new AppError('fault');
+  }
 }

@@ -1,5 +1,5 @@
 import { database } from './db/client';
-import { firstStudio, type Studio } from './db/rows/studios';
+import { currentStudio, type Studio } from './db/rows/studios';
 import { AppError } from './errors';
 
 /** Who is asking, and for which studio. Sign-in, when it comes, is decided here and nowhere else. */
@@ -9,7 +9,7 @@ export interface Actor {
 
 /** The actor of the current request. */
 export async function currentActor(): Promise<Actor> {
-  const studio = await firstStudio(database().db);
+  const studio = await currentStudio(database().db);
   if (!studio) throw new AppError('not-found');
   return { studio };
 }

@@ -6,7 +6,7 @@ import { readJson, route } from './route';
 vi.mock('./actor', () => ({ currentActor: () => Promise.resolve({ studio: { id: 's', timeZone: 'UTC' } }) }));
 vi.mock('./db/client', () => ({ database: () => ({}) }));
 vi.mock('./log', () => ({ log: { error: vi.fn() } }));
-const { action } = await import('./action');
+const { action, query } = await import('./action');
 const { log } = await import('./log');
 
 const greet = (run: (name: string) => Promise<string>) =>
@@ -51,12 +51,27 @@ describe('every action', () => {
   });
 });
 
+describe('every page query', () => {
+  it('lets what people can act on through, and says nothing of a fault of ours', async () => {
+    await expect(query(() => Promise.reject(new AppError('unreadable')))).rejects.toMatchObject({
+      digest: 'unreadable',
+    });
+    const secret = new Error('Failed query: select "Wren"', { cause: { code: 'SQLITE_CORRUPT' } });
+    const failed = query(() => Promise.reject(secret));
+    await expect(failed).rejects.toThrow(new AppError('fault'));
+    const thrown = (await failed.catch((error: unknown) => error)) as Error;
+    expect(`${thrown.stack} ${JSON.stringify(thrown)}`).not.toContain('Wren');
+    expect(thrown.cause).toBeUndefined();
+    expect(log.error).toHaveBeenLastCalledWith({ code: 'SQLITE_CORRUPT' }, 'page failed');
+  });
+});
+
 describe('every route', () => {
   const post = (body: BodyInit) => new Request('http://127.0.0.1/x', { method: 'POST', body });
 
   it('answers failures as problem documents without a stack', async () => {
     const failing = route(() => Promise.reject(new TypeError('cannot read properties of undefined')));
-    const answer = await failing(post('{}'));
+    const answer = await failing(post('{}'), { params: Promise.resolve({}) });
     expect(answer.status).toBe(500);
     expect(answer.headers.get('content-type')).toBe('application/problem+json');
     const text = await answer.text();

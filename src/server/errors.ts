@@ -7,6 +7,16 @@ export const ERRORS = {
   'not-found': { status: 404, title: 'This is not here any more' },
   conflict: { status: 409, title: 'This was changed somewhere else meanwhile' },
   'too-large': { status: 413, title: 'This is larger than 256 KiB' },
+  unreadable: {
+    status: 500,
+    title: 'What is kept of this cannot be read. The rest is safe; a copy from before may hold it whole',
+  },
+  busy: { status: 429, title: 'Too many forecasts are asked for at once; try again in a moment' },
+  'took-too-long': {
+    status: 422,
+    title: 'This would take too long to work out; ask for fewer draws, fewer sections or a shorter time',
+  },
+  closing: { status: 503, title: 'The program is being closed or restored; try again in a moment' },
   'not-allowed': { status: 403, title: 'This is not allowed from here' },
   fault: { status: 500, title: 'Something went wrong on our side. Nothing you typed is lost; try again' },
 } as const;
@@ -19,6 +29,11 @@ export class AppError extends Error {
     readonly errors: readonly FieldError[] = [],
   ) {
     super(errors[0]?.message ?? ERRORS[code].title);
+  }
+
+  /** All that an error page in the browser is told: messages are withheld on the way there. */
+  get digest(): ErrorCode {
+    return this.code;
   }
 }
 

@@ -1,29 +1,43 @@
 import { randomUUID } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
 import type { FieldError } from '@/core/formats/field-error';
 import { AppError, ERRORS, errorCodeOf, type ErrorCode } from './errors';
 import { log } from './log';
 
 /** Largest body a route reads, bytes. */
 const MAX_BODY = 256 * 1024;
+/** When somebody who was told to come back may, seconds. */
+const RETRY_AFTER_S = '2';
+/** A refusal is held back this long, ms, so that one who asks again at once cannot fill the time of the taps. */
+const BREATH_MS = 1000;
 
 /** An RFC 9457 problem document. */
 function problem(code: ErrorCode, errors: readonly FieldError[], requestId: string): Response {
   const { status, title } = ERRORS[code];
   return Response.json(
     { type: `urn:keen-spiral:${code}`, title, status, requestId, ...(errors.length > 0 ? { errors } : {}) },
-    { status, headers: { 'content-type': 'application/problem+json' } },
+    {
+      status,
+      headers: {
+        'content-type': 'application/problem+json',
+        ...(code === 'busy' || code === 'closing' ? { 'retry-after': RETRY_AFTER_S } : {}),
+      },
+    },
   );
 }
 
 /** The one wrapper of every route handler: run, and answer failures as problem+json without a stack. */
-export function route(run: (request: Request) => Promise<Response>): (request: Request) => Promise<Response> {
-  return async (request) => {
+export function route<P = Record<string, never>>(
+  run: (request: Request, params: P) => Promise<Response>,
+): (request: Request, context: { params: Promise<P> }) => Promise<Response> {
+  return async (request, context) => {
     const requestId = randomUUID();
     try {
-      return await run(request);
+      return await run(request, await context.params);
     } catch (thrown) {
       const code = thrown instanceof AppError ? thrown.code : 'fault';
       if (code === 'fault') log.error({ code: errorCodeOf(thrown), requestId }, 'route failed');
+      if (code === 'busy') await sleep(BREATH_MS);
       return problem(code, thrown instanceof AppError ? thrown.errors : [], requestId);
     }
   };

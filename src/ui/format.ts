@@ -1,41 +1,54 @@
+import type { Clock, Units } from '@/core/formats/display';
 import { MINOR_UNITS } from '@/core/formats/money';
+import { plural } from '@/core/words/words';
 import { inchesFromCm } from '@/core/units/length';
 import { ouncesFromGrams } from '@/core/units/mass';
 import { fahrenheitFromCelsius } from '@/core/units/temperature';
-
-export type UnitSystem = 'metric' | 'imperial';
 
 const LOCALE = 'en-GB';
 const number = (value: number, digits: number) =>
   value.toLocaleString(LOCALE, { maximumFractionDigits: digits });
 
-const QUARTERS = ['', '¼', '½', '¾'] as const;
+const VULGAR: Readonly<Record<string, string>> = {
+  '1/8': '⅛', '1/4': '¼', '3/8': '⅜', '1/2': '½', '5/8': '⅝', '3/4': '¾', '7/8': '⅞',
+}; // prettier-ignore
 
-/** A number with its nearest fraction of `parts` as a vulgar fraction: 6.5 → "6½". */
-function withFraction(value: number, parts: 2 | 4): string {
+/** A number with its nearest fraction of `parts`, a power of two, in lowest terms: 6.5 → "6½", 9.4375 → "9 7/16". */
+function withFraction(value: number, parts: 2 | 4 | 16): string {
   const steps = Math.round(value * parts);
   const whole = Math.floor(steps / parts);
-  const fraction = QUARTERS[((steps % parts) * 4) / parts]!;
-  return whole === 0 && fraction ? fraction : `${whole}${fraction}`;
+  let [over, under] = [steps % parts, parts as number];
+  while (over > 0 && over % 2 === 0) [over, under] = [over / 2, under / 2];
+  if (over === 0) return String(whole);
+  const fraction = VULGAR[`${over}/${under}`];
+  const shown = fraction ?? `${over}/${under}`;
+  return whole === 0 ? shown : `${whole}${fraction ? '' : ' '}${shown}`;
 }
 
-/** A length in cm to half a centimetre, or in inches to a quarter. */
-export const formatLength = (cm: number, units: UnitSystem): string =>
-  units === 'metric' ? `${number(Math.round(cm * 2) / 2, 1)} cm` : `${withFraction(inchesFromCm(cm), 4)} in`;
+/** A length that is forecast: in cm to half a centimetre, or in inches to a quarter. */
+export const formatLength = (cm: number, { length }: Units): string =>
+  length === 'cm' ? `${number(Math.round(cm * 2) / 2, 1)} cm` : `${withFraction(inchesFromCm(cm), 4)} in`;
 
-/** A curl or rod diameter: whole mm from 10 up, half below; or sixteenths of an inch as decimals. */
-export const formatDiameter = (mm: number, units: UnitSystem): string =>
-  units === 'metric'
+/** Inches to a sixteenth, as they are read and typed: "9 7/16". */
+export const inchWords = (cm: number): string => withFraction(inchesFromCm(cm), 16);
+
+/** A length that was measured: as it was, or in inches to a sixteenth. */
+export const formatMeasured = (cm: number, { length }: Units): string =>
+  length === 'cm' ? `${number(cm, 1)} cm` : `${withFraction(inchesFromCm(cm), 16)} in`;
+
+/** A curl or rod diameter: whole mm from 10 up, half below; or the inches that rods are called by, to a sixteenth. */
+export const formatDiameter = (mm: number, { length }: Units): string =>
+  length === 'cm'
     ? `${number(mm >= 10 ? Math.round(mm) : Math.round(mm * 2) / 2, 1)} mm`
-    : `${number(mm / 25.4, 2)} in`;
+    : `${withFraction(Math.max(1 / 16, mm / 25.4), 16)} in`;
 
 /** An area of scalp. */
-export const formatArea = (cm2: number, units: UnitSystem): string =>
-  units === 'metric' ? `${number(cm2, cm2 < 10 ? 1 : 0)} cm²` : `${number(cm2 / 6.4516, 1)} sq in`;
+export const formatArea = (cm2: number, { length }: Units): string =>
+  length === 'cm' ? `${number(cm2, cm2 < 10 ? 1 : 0)} cm²` : `${number(cm2 / 6.4516, 1)} sq in`;
 
 /** A dose or weight: a decimal below 10 g. */
-export const formatMass = (grams: number, units: UnitSystem): string =>
-  units === 'metric'
+export const formatMass = (grams: number, { mass }: Units): string =>
+  mass === 'g'
     ? `${number(grams, grams < 10 ? 1 : 0)} g`
     : `${number(ouncesFromGrams(grams), grams < 30 ? 2 : 1)} oz`;
 
@@ -43,14 +56,16 @@ export const formatMass = (grams: number, units: UnitSystem): string =>
 export const formatMoney = (minor: number, currency: string): string =>
   new Intl.NumberFormat(LOCALE, { style: 'currency', currency }).format(minor / MINOR_UNITS);
 
-/** A day of the calendar as it is kept: "3 Mar 2027". */
-export const formatCalendarDay = (day: string): string =>
-  new Intl.DateTimeFormat(LOCALE, {
+/** A day of the calendar as it is kept: "3 Mar 2027", "Mar 3, 2027" or "2027-03-03". */
+export function formatCalendarDay(day: string, clock: Pick<Clock, 'dateOrder'>): string {
+  if (clock.dateOrder === 'year-first') return day;
+  return new Intl.DateTimeFormat(DATE_LOCALE[clock.dateOrder], {
     day: 'numeric',
     month: 'short',
     year: 'numeric',
     timeZone: 'UTC',
   }).format(Date.parse(`${day}T00:00:00Z`));
+}
 
 /** An amount in what hands measure with: to a half below ten, else whole. */
 export function formatHands(amount: number, noun: readonly [string, string]): string {
@@ -59,8 +74,8 @@ export function formatHands(amount: number, noun: readonly [string, string]): st
 }
 
 /** A room temperature. */
-export const formatTemperature = (celsius: number, units: UnitSystem): string =>
-  units === 'metric' ? `${number(celsius, 0)} °C` : `${number(fahrenheitFromCelsius(celsius), 0)} °F`;
+export const formatTemperature = (celsius: number, { temperature }: Units): string =>
+  temperature === 'C' ? `${number(celsius, 0)} °C` : `${number(fahrenheitFromCelsius(celsius), 0)} °F`;
 
 /** A share as whole percent. */
 export const formatPercent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -71,10 +86,18 @@ export function formatChance(chance: number): string {
   return chance > 0.99 ? 'over 99 %' : formatPercent(chance);
 }
 
-/** Minutes: to five over twenty, else to one; hours and minutes from 100 minutes up. */
+/** The same in the room of a section. */
+export const formatChanceShort = (chance: number): string =>
+  formatChance(chance).replace('under ', '<').replace('over ', '>');
+
+/** What minutes are rounded to: five above twenty, else one. */
+export const minuteGrain = (min: number): 1 | 5 => (min > 20 ? 5 : 1);
+
+/** Minutes: to five over twenty, else to one; hours and minutes above ninety. */
 export function formatMinutes(min: number): string {
-  const rounded = min > 20 ? Math.round(min / 5) * 5 : Math.max(1, Math.round(min));
-  if (rounded < 100) return `${rounded} min`;
+  const grain = minuteGrain(min);
+  const rounded = Math.max(1, Math.round(min / grain) * grain);
+  if (rounded <= 90) return `${rounded} min`;
   const hours = Math.floor(rounded / 60);
   const rest = rounded % 60;
   return rest === 0 ? `${hours} h` : `${hours} h ${rest}`;
@@ -90,36 +113,95 @@ export function formatStopwatch(min: number): string {
 export const formatHours = (hours: number): string =>
   hours < 1 ? formatMinutes(hours * 60) : `${withFraction(hours, hours < 6 ? 4 : 2)} h`;
 
-/** Clock time of an instant. */
-export const formatClock = (ms: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone }).format(
-    ms,
-  );
+/** Clock time of an instant: "17:45", or "5:45 pm". */
+export const formatClock = (ms: number, { timeZone, hours }: Clock): string =>
+  hours === 24
+    ? new Intl.DateTimeFormat(LOCALE, {
+        hour: '2-digit',
+        minute: '2-digit',
+        hourCycle: 'h23',
+        timeZone,
+      }).format(ms)
+    : new Intl.DateTimeFormat(LOCALE, { hour: 'numeric', minute: '2-digit', hourCycle: 'h12', timeZone })
+        .format(ms)
+        .toLowerCase();
+
+const FIVE_MIN_MS = 300_000;
+const toFiveMin = (ms: number) => Math.round(ms / FIVE_MIN_MS) * FIVE_MIN_MS;
 
 /** Clock time to five minutes: a forecast knows no better. */
-export const formatAboutClock = (ms: number, timeZone: string): string =>
-  formatClock(Math.round(ms / 300_000) * 300_000, timeZone);
+export const formatAboutClock = (ms: number, clock: Clock): string => formatClock(toFiveMin(ms), clock);
 
-/** Weekday and day: "Sat 13 Mar". */
-export const formatDay = (ms: number, timeZone: string): string =>
-  new Intl.DateTimeFormat(LOCALE, { weekday: 'short', day: 'numeric', month: 'short', timeZone })
+/** The locale whose order of day and month is wanted; the words stay English. */
+const DATE_LOCALE = { 'day-first': 'en-GB', 'month-first': 'en-US', 'year-first': 'en-GB' } as const;
+
+/** Weekday and day: "Sat 13 Mar", "Sat Mar 13" or "Sat 03-13". */
+export function formatDay(ms: number, { timeZone, dateOrder }: Clock): string {
+  if (dateOrder === 'year-first')
+    return `${formatWeekday(ms, { timeZone })} ${dateInZone(ms, timeZone).slice(5)}`;
+  return new Intl.DateTimeFormat(DATE_LOCALE[dateOrder], {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone,
+  })
     .format(ms)
-    .replace(',', '');
-
-/** A wall-clock time of the studio as kept in a brief: "Sat 13 Mar, 09:00". */
-export function formatLocalTime(local: string): string {
-  const ms = Date.parse(`${local.slice(0, 16)}Z`);
-  return `${formatDay(ms, 'UTC')}, ${formatClock(ms, 'UTC')}`;
+    .replaceAll(',', '');
 }
 
-/** The wall-clock time of an instant in a zone as a brief keeps it: "2027-03-13T09:00". */
-export const localTimeOf = (ms: number, timeZone: string): string =>
-  new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeStyle: 'short', timeZone })
-    .format(ms)
-    .replace(' ', 'T');
+/** The day of that time: a minute before midnight is about the next one. */
+export const formatAboutDay = (ms: number, clock: Clock): string => formatDay(toFiveMin(ms), clock);
+
+/** Day and clock time: "Sat 13 Mar, 09:00". */
+export const formatMoment = (ms: number, clock: Clock): string =>
+  `${formatDay(ms, clock)}, ${formatClock(ms, clock)}`;
+
+/** The same to five minutes, for what is forecast. */
+export const formatAboutMoment = (ms: number, clock: Clock): string => formatMoment(toFiveMin(ms), clock);
+
+/** A moment to come or gone by, seen from now: the time alone today, else with its day. */
+export const formatWhen = (ms: number, clock: Clock, nowMs: number): string =>
+  dateInZone(ms, clock.timeZone) === dateInZone(nowMs, clock.timeZone)
+    ? formatClock(ms, clock)
+    : formatMoment(ms, clock);
+
+/** The same to five minutes, for what is forecast. */
+export const formatAboutWhen = (ms: number, clock: Clock, nowMs: number): string =>
+  formatWhen(toFiveMin(ms), clock, nowMs);
+
+/**
+ * Two ends of a range of moments, to five minutes. Where they lie on different days both say theirs: "21:45 and 08:10"
+ * would be two days.
+ */
+export function formatEnds(lowMs: number, highMs: number, clock: Clock, between = 'and'): string {
+  return formatExactEnds(toFiveMin(lowMs), toFiveMin(highMs), clock, between);
+}
+
+/** The same to the minute, for what is minutes away. */
+export function formatExactEnds(low: number, high: number, clock: Clock, between = 'and'): string {
+  const isOneDay = dateInZone(low, clock.timeZone) === dateInZone(high, clock.timeZone);
+  const show = isOneDay ? formatClock : formatMoment;
+  return `${show(low, clock)} ${between} ${show(high, clock)}`;
+}
+
+/** A calendar date of the studio with its weekday: "Sat 13 Mar". */
+export const formatLocalDay = (date: string, clock: Clock): string =>
+  formatDay(Date.parse(`${date}T12:00:00Z`), { ...clock, timeZone: 'UTC' });
+
+/** A wall-clock time of the studio as kept in a brief: "Sat 13 Mar, 09:00". */
+export const formatLocalTime = (local: string, clock: Clock): string =>
+  formatMoment(Date.parse(`${local.slice(0, 16)}Z`), { ...clock, timeZone: 'UTC' });
+
+const WHOLE_LOCAL = /^\d{4}-\d{2}-\d{2}(?:T\d{2}:\d{2})?$/;
+
+/** What a field of the browser's own holds, a day or a time of one, in the words of the studio; null while it is not whole. */
+export function pickedWords(local: string, clock: Clock): string | null {
+  if (!WHOLE_LOCAL.test(local)) return null;
+  return local.includes('T') ? formatLocalTime(local, clock) : formatLocalDay(local, clock);
+}
 
 /** Weekday alone. */
-export const formatWeekday = (ms: number, timeZone: string): string =>
+export const formatWeekday = (ms: number, { timeZone }: Pick<Clock, 'timeZone'>): string =>
   new Intl.DateTimeFormat(LOCALE, { weekday: 'short', timeZone }).format(ms);
 
 /** Date as stored in forms, in a time zone: "2027-03-13". */
@@ -127,10 +209,7 @@ export const dateInZone = (ms: number, timeZone: string): string =>
   new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone }).format(ms);
 
 /** Whole days with "day" or "days". */
-export const formatDays = (days: number): string => {
-  const whole = Math.round(days);
-  return `${whole} ${whole === 1 ? 'day' : 'days'}`;
-};
+export const formatDays = (days: number): string => plural(Math.round(days), 'day');
 
 /** A figure on a 0–10 scale to a half. */
 export const formatIndex = (value: number): string => withFraction(value, 2);

@@ -58,6 +58,16 @@ export const WearIcon = (props: IconProps) => (
     <path d="M8 3c-3 2 3 4 0 6.500S5 14 8 16s0 4-1 5M15 3c-3 2 3 4 0 6.500s-3 4.500 0 6.500 0 4-1 5" />
   </Icon>
 );
+export const SetsIcon = (props: IconProps) => (
+  <Icon {...props}>
+    <path d="M4 6h16M4 12h16M4 18h10M8 4v4M15 10v4" />
+  </Icon>
+);
+export const StudioIcon = (props: IconProps) => (
+  <Icon {...props}>
+    <path d="M4 20V10l8-6 8 6v10M9.500 20v-6h5v6" />
+  </Icon>
+);
 export const ShelfIcon = (props: IconProps) => (
   <Icon {...props}>
     <path d="M3 10.500h18M3 20.500h18M6 10.500V6.500a1 1 0 0 1 1-1h2a1 1 0 0 1 1 1v4M14 10.500V4a.500.500 0 0 1 .500-.500h2a.500.500 0 0 1 .500.500v6.500M5.500 20.500v-4a1 1 0 0 1 1-1h4a1 1 0 0 1 1 1v4M15 20.500v-5h3v5" />

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { IMPERIAL, METRIC, UTC_CLOCK } from '@/core/formats/display';
 import { drawLayout } from '@/core/parting/drawn-layout';
 import { EVEN_SIZES, generateRecipe } from '@/core/parting/generate';
 import { layOut } from '@/core/parting/layout';
@@ -8,15 +9,16 @@ import { moveFocus } from './crown-map/crown-map-focus';
 import { dryingState, stateWords, wetStep } from './crown-map/section-state';
 import { problemOf } from './fields/number-field';
 import { anchorWords } from './fields/rating-field';
+import { localTimeOf } from '@/core/schedule/local-time';
 import * as format from './format';
 import { chanceStillGood } from './ribbon/still-good';
 
 describe('figures as they are shown', () => {
   it('lengths to half a centimetre or a quarter inch', () => {
-    expect(format.formatLength(23.27, 'metric')).toBe('23.5 cm');
-    expect(format.formatLength(23.495, 'imperial')).toBe('9¼ in');
-    expect(format.formatDiameter(9.04, 'metric')).toBe('9 mm');
-    expect(format.formatDiameter(14.3, 'metric')).toBe('14 mm');
+    expect(format.formatLength(23.27, METRIC)).toBe('23.5 cm');
+    expect(format.formatLength(23.495, IMPERIAL)).toBe('9¼ in');
+    expect(format.formatDiameter(9.04, METRIC)).toBe('9 mm');
+    expect(format.formatDiameter(14.3, METRIC)).toBe('14 mm');
   });
 
   it('times no finer than is known', () => {
@@ -25,7 +27,7 @@ describe('figures as they are shown', () => {
     expect(format.formatMinutes(157)).toBe('2 h 35');
     expect(format.formatHours(9.6)).toBe('9½ h');
     expect(format.formatHours(0.5)).toBe('30 min');
-    expect(format.formatAboutClock(Date.UTC(2027, 0, 1, 7, 22), 'UTC')).toBe('07:20');
+    expect(format.formatAboutClock(Date.UTC(2027, 0, 1, 7, 22), UTC_CLOCK)).toBe('07:20');
   });
 
   it('chances never certain, shares as they are', () => {
@@ -36,14 +38,14 @@ describe('figures as they are shown', () => {
   });
 
   it('masses, temperatures and scales in both units', () => {
-    expect(format.formatMass(7.24, 'metric')).toBe('7.2 g');
-    expect(format.formatMass(58.4, 'metric')).toBe('58 g');
-    expect(format.formatMass(28.35, 'imperial')).toBe('1 oz');
-    expect(format.formatTemperature(22, 'imperial')).toBe('72 °F');
+    expect(format.formatMass(7.24, METRIC)).toBe('7.2 g');
+    expect(format.formatMass(58.4, METRIC)).toBe('58 g');
+    expect(format.formatMass(28.35, IMPERIAL)).toBe('1 oz');
+    expect(format.formatTemperature(22, IMPERIAL)).toBe('72 °F');
     expect(format.formatIndex(6.4)).toBe('6½');
     expect(format.formatIndex(0.4)).toBe('½');
     expect(format.formatSigned(-0.45)).toBe('−0.5');
-    expect(format.formatLocalTime('2027-03-13T09:00')).toBe('Sat 13 Mar, 09:00');
+    expect(format.formatLocalTime('2027-03-13T09:00', UTC_CLOCK)).toBe('Sat 13 Mar, 09:00');
   });
 });
 
@@ -128,11 +130,11 @@ describe('a pin moved along the day', () => {
     const minute = 60_000;
     // Lisbon: the clock goes from 01:00 to 02:00 on 28 March 2027, and from 02:00 to 01:00 on 31 October 2027.
     const spring = Date.UTC(2027, 2, 28, 0, 45);
-    expect(format.localTimeOf(spring, 'Europe/Lisbon')).toBe('2027-03-28T00:45');
-    expect(format.localTimeOf(spring + 15 * minute, 'Europe/Lisbon')).toBe('2027-03-28T02:00');
+    expect(localTimeOf(spring, 'Europe/Lisbon')).toBe('2027-03-28T00:45');
+    expect(localTimeOf(spring + 15 * minute, 'Europe/Lisbon')).toBe('2027-03-28T02:00');
     const autumn = Date.UTC(2027, 9, 31, 0, 45);
-    expect(format.localTimeOf(autumn, 'Europe/Lisbon')).toBe('2027-10-31T01:45');
-    expect(format.localTimeOf(autumn + 15 * minute, 'Europe/Lisbon')).toBe('2027-10-31T01:00');
-    expect(format.localTimeOf(Date.UTC(2027, 2, 13, 15), 'America/Chicago')).toBe('2027-03-13T09:00');
+    expect(localTimeOf(autumn, 'Europe/Lisbon')).toBe('2027-10-31T01:45');
+    expect(localTimeOf(autumn + 15 * minute, 'Europe/Lisbon')).toBe('2027-10-31T01:00');
+    expect(localTimeOf(Date.UTC(2027, 2, 13, 15), 'America/Chicago')).toBe('2027-03-13T09:00');
   });
 });

@@ -1,23 +1,62 @@
 'use client';
 import { createContext, useContext, useState, type ReactNode } from 'react';
-import type { UnitSystem } from './format';
+import {
+  clockOf,
+  IMPERIAL,
+  METRIC,
+  USUAL_DISPLAY,
+  type Clock,
+  type DisplaySettings,
+  type Units,
+} from '@/core/formats/display';
 
-const COOKIE_AGE_S = 60 * 60 * 24 * 365;
+interface Shown {
+  readonly units: Units;
+  readonly clock: Clock;
+  readonly setUnits: (units: Units) => void;
+}
 
-const UnitsContext = createContext<{ units: UnitSystem; setUnits: (units: UnitSystem) => void }>({
-  units: 'metric',
+const ShownContext = createContext<Shown>({
+  units: METRIC,
+  clock: clockOf({ timeZone: 'UTC', display: USUAL_DISPLAY }),
   setUnits: () => undefined,
 });
 
-/** Holds the chosen units and remembers them on this device, so that they switch at once everywhere. */
-export function UnitsRoot({ initial, children }: { initial: UnitSystem; children: ReactNode }) {
-  const [units, set] = useState(initial);
-  const setUnits = (next: UnitSystem) => {
-    document.cookie = `units=${next}; path=/; max-age=${COOKIE_AGE_S}; samesite=lax`;
-    set(next);
+/** Holds how the studio shows lengths, weights, warmth and time; units switch at once everywhere and are kept. */
+export function UnitsRoot({
+  timeZone,
+  display,
+  onUnits,
+  children,
+}: {
+  timeZone: string;
+  display: DisplaySettings;
+  /** Keeps another choice of units. */
+  onUnits: (units: Units) => Promise<unknown>;
+  children: ReactNode;
+}) {
+  const { length, mass, temperature } = display;
+  const [chosen, setChosen] = useState<Units | null>(null);
+  const [seen, setSeen] = useState(display);
+  // What the studio page kept since overrides what was chosen here before.
+  if (seen.length !== length || seen.mass !== mass || seen.temperature !== temperature) {
+    setSeen(display);
+    setChosen(null);
+  }
+  const setUnits = (next: Units) => {
+    setChosen(next);
+    onUnits(next).catch(() => undefined);
   };
-  return <UnitsContext value={{ units, setUnits }}>{children}</UnitsContext>;
+  const clock = clockOf({ timeZone, display });
+  return (
+    <ShownContext value={{ units: chosen ?? { length, mass, temperature }, clock, setUnits }}>
+      {children}
+    </ShownContext>
+  );
 }
 
-/** The chosen units and how to change them. */
-export const useUnits = () => useContext(UnitsContext);
+/** The units and the clock of the studio, and how to change the units. */
+export const useUnits = () => useContext(ShownContext);
+
+/** The other of the two usual sets of units. */
+export const otherUnits = (units: Units): Units => (units.length === 'cm' ? IMPERIAL : METRIC);

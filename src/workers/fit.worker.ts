@@ -3,8 +3,10 @@ import type { Means } from '@/core/fit/space';
 import { optionsOf, type Option } from '@/core/fit/options';
 import { search, type Relaxed, type SearchState, type Wishes } from '@/core/fit/search';
 import { shownOption, type ShownOption } from '@/core/fit/shown-option';
+import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import type { FieldError } from '@/core/formats/field-error';
 import { readBrief } from '@/core/formats/read-brief';
+import { HOUR_MS } from '@/core/units/time';
 
 /** What is asked for: the time there is instead of two points in time. */
 export type AskedWishes = Omit<Wishes, 'readyMs' | 'startMs'> & { readonly availableH: number };
@@ -21,9 +23,6 @@ export interface FitProgress {
 /** Candidates between two looks at how far it is, and between two that show new options. */
 const EVERY = 40;
 const SHOWN_EVERY = 400;
-/** Heads drawn for the options that are shown at the end. */
-const FINAL_DRAWS = 200;
-const HOUR_MS = 3_600_000;
 
 const keyOf = ({ candidate }: Option) => JSON.stringify(candidate);
 
@@ -49,7 +48,8 @@ const endpoint = {
     };
     let options: readonly ShownOption[] = [];
     const tell = (state: SearchState, isDone: boolean) => {
-      const draws = isDone ? FINAL_DRAWS : 0;
+      // In the end as many as the plan desk draws: an option says what its plan will say.
+      const draws = isDone ? SETTLED_DRAWS : 0;
       const isTime = isDone || state.looked % SHOWN_EVERY === 0 || options.length === 0;
       const found = isTime ? optionsOf(state.front) : [];
       // The very first answer is one option, at once; the others follow.

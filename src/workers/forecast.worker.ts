@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Checked } from '@/core/formats/field-error';
-import { answerDraft, SHOWN_AT_DRAWS, type AnsweredView, type AskedDraft } from '@/core/plan/answer-view';
+import { answerDraft, type AnsweredView, type AskedDraft } from '@/core/plan/answer-view';
+import { SHOWN_AT_DRAWS } from '@/core/plan/draw-counts';
 
 /** Heads drawn between two looks at the mailbox: about 40 ms of work. */
 const CHUNK = 25;
@@ -18,7 +19,7 @@ let asked = 0;
 let draft: AskedDraft | null = null;
 
 /** Lets messages in: a newer question or a stop. */
-const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
+const letMessagesIn = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
 /** What the worker does: a quick forecast of a raw brief, then heads drawn until it is sure or told to stop. */
 const endpoint = {
@@ -37,7 +38,7 @@ const endpoint = {
     for (let drawn = 0; drawn < wanted;) {
       drawn += CHUNK;
       current.drawTo(drawn);
-      await breathe();
+      await letMessagesIn();
       if (own !== asked) return;
       hear({ answer: SHOWN_AT_DRAWS.includes(drawn) ? current.view(drawn) : null, drawn, wanted });
     }

@@ -1,8 +1,12 @@
 import type { ReactNode } from 'react';
+import { RefusedAnywhere } from '@/places/chair/refused-taps';
+import { loadShown } from '@/places/studio/queries';
+import { ZoneNotice } from '@/ui/shell/zone-notice';
 import { Rail } from '@/ui/shell/rail';
 import styles from './layout.module.css';
 
-export default function PlacesLayout({ children }: { children: ReactNode }) {
+export default async function PlacesLayout({ children }: { children: ReactNode }) {
+  const { name } = await loadShown();
   return (
     <div className={styles.frame}>
       <a className={styles.skip} href="#work">
@@ -10,6 +14,8 @@ export default function PlacesLayout({ children }: { children: ReactNode }) {
       </a>
       <Rail />
       <main id="work" className={styles.work}>
+        <ZoneNotice studio={name} />
+        <RefusedAnywhere />
         {children}
       </main>
     </div>

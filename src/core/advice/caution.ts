@@ -1,13 +1,14 @@
-import type { ZoneVerdict } from '../plan/zone-verdicts';
-import type { Dose } from '../plan/dosing';
-import type { Brief } from '../plan/brief';
+import type { ZoneVerdict } from '../techniques/zone-verdict';
+import type { Dose } from '../products/dose';
+import type { Brief } from '../brief/brief';
 import type { RoleId } from '../products';
 import type { AsleepBlock } from '../schedule/backward';
 import type { KnotForm } from '../techniques/knot-form';
 import type { ToolFit } from '../techniques/rod-fit';
+import type { ToolShort } from '../techniques/tool-kind';
 
-/** What came of a brief, as far as cautions look at it. */
-export interface WhatCame {
+/** What a forecast says of a brief, as far as cautions look at it. */
+export interface ForecastFacts {
   readonly roomStaysDamp: boolean;
   /** Chance that everything is dry when it is taken down; null without a time. */
   readonly chanceDryAtTakedown: number | null;
@@ -18,8 +19,7 @@ export interface WhatCame {
   /** Hours of hot air until the head is dry, at the usual rate. */
   readonly hotHours: number;
   readonly fullestFit: ToolFit | null;
-  readonly toolsNeeded: number;
-  readonly toolsOwned: number;
+  readonly toolsShort: readonly ToolShort[];
   readonly doses: readonly Dose[];
   /** Product, g per g of dry hair. */
   readonly productPerG: number;
@@ -30,11 +30,11 @@ export interface WhatCame {
   readonly tightestKnot: KnotForm | null;
 }
 
-/** What a caution may look at: the brief, what came of it, and how long a set has been in. */
+/** What a caution may look at: the brief, its forecast, and how long a set has been in. */
 export interface CautionContext {
   readonly brief: Brief;
   /** Null once the set is in and only the calendar counts. */
-  readonly came: WhatCame | null;
+  readonly facts: ForecastFacts | null;
   /** Days since it was put in; null while it is planned. */
   readonly daysInSet: number | null;
 }
@@ -57,11 +57,16 @@ export interface Caution {
   readonly turnTo?: string;
 }
 
+/** Whether something is noted of the hair or who wears it. */
 export const hasCondition = ({ brief }: CautionContext, condition: string): boolean =>
   brief.head.conditions.includes(condition);
+/** Whether any step dries with hot air. */
 export const isDriedHot = ({ brief }: CautionContext): boolean =>
   brief.drying.some((step) => step.method.isHot);
+/** Whether any step is under a wrap that is slept in. */
 export const isSleptIn = ({ brief }: CautionContext): boolean =>
   brief.drying.some((step) => step.method.cover !== null);
+/** The roles of its layers, in order. */
 export const rolesOf = ({ brief }: CautionContext): RoleId[] => brief.set.layers.map((layer) => layer.role);
+/** A share in words: “45 %”. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;

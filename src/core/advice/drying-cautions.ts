@@ -1,3 +1,5 @@
+import { dryness } from '../coefficients/drying';
+import { thresholds } from '../coefficients/thresholds';
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { productRoles } from '../products';
@@ -11,14 +13,8 @@ import {
   type CautionContext,
 } from './caution';
 
-/** Chance of being dry below which a takedown is warned of. */
-const DOUBTFUL = 0.8;
-const HOT_AIR_C = 50;
-/** Longest that a client is kept under hot air (common practice). */
-const LONGEST_HOT_H = 3;
-
-const workAtNight = (c: CautionContext) => c.came?.asleep.find(({ step }) => step !== 'dry');
-const driedAtNight = (c: CautionContext) => c.came?.asleep.find(({ step }) => step === 'dry');
+const workAtNight = (c: CautionContext) => c.facts?.asleep.find(({ step }) => step !== 'dry');
+const driedAtNight = (c: CautionContext) => c.facts?.asleep.find(({ step }) => step === 'dry');
 
 /** Drying, heat and damp. */
 export const DRYING_CAUTIONS: readonly Caution[] = [
@@ -26,29 +22,29 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     code: 'no-time',
     severity: 'warn',
     shows: ['plan'],
-    when: (c) => (c.came?.dryingWindowH ?? 1) <= 0,
+    when: (c) => (c.facts?.dryingWindowH ?? 1) <= 0,
     text: () => 'There is no time left to dry between the end of the set and takedown. Start earlier, or be ready later.',
   },
   {
     code: 'damp-takedown',
     severity: 'warn',
     shows: ['plan'],
-    when: (c) => (c.came?.chanceDryAtTakedown ?? 1) < DOUBTFUL,
+    when: (c) => (c.facts?.chanceDryAtTakedown ?? 1) < dryness.value.dryEnough,
     text: (c) =>
-      `Only ${percent(c.came?.chanceDryAtTakedown ?? 0)} sure to be dry at takedown. Taken down damp, it frizzes and goes sooner. Feel the roots and the thickest section first.`,
+      `Only ${percent(c.facts?.chanceDryAtTakedown ?? 0)} sure to be dry at takedown. Taken down damp, it frizzes and goes sooner. Feel the roots and the thickest section first.`,
   },
   {
     code: 'will-not-stay-dry',
     severity: 'warn',
     shows: ['plan', 'drying'],
-    when: (c) => c.came?.roomStaysDamp ?? false,
+    when: (c) => c.facts?.roomStaysDamp ?? false,
     text: () => 'Air this damp never lets hair stay dry. Use a hood or dry the room, and keep the style indoors until it has set.',
   },
   {
     code: 'damp-wrapped',
     severity: 'warn',
     shows: ['plan', 'drying'],
-    when: (c) => isSleptIn(c) && (c.came?.chanceDryAtTakedown ?? 1) < 0.5,
+    when: (c) => isSleptIn(c) && (c.facts?.chanceDryAtTakedown ?? 1) < 0.5,
     text: () => 'Hair wrapped damp for more than one night can sour and irritate the scalp. Add a hood before or after the night.',
   },
   {
@@ -62,16 +58,16 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     code: 'long-hot',
     severity: 'warn',
     shows: ['plan'],
-    when: (c) => (c.came?.hotHours ?? 0) > LONGEST_HOT_H,
+    when: (c) => (c.facts?.hotHours ?? 0) > thresholds.value.longestHotH,
     text: (c) =>
-      `Hot air would have to run about ${Math.round(c.came?.hotHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
+      `Hot air would have to run about ${Math.round(c.facts?.hotHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
   },
   {
     code: 'heat-without-protectant',
     severity: 'note',
     shows: ['plan'],
     when: (c) =>
-      c.brief.drying.some((step) => (step.method.airC ?? 0) >= HOT_AIR_C) && !rolesOf(c).includes('heat-protectant'),
+      c.brief.drying.some((step) => (step.method.airC ?? 0) >= thresholds.value.hotAirC) && !rolesOf(c).includes('heat-protectant'),
     text: () => 'Hot air ahead: a heat protectant costs nothing here. Test the heat on your wrist and keep it off the scalp.',
   },
   {
@@ -97,6 +93,6 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     when: (c) =>
       startStates[c.brief.set.startState].straightened === 0 &&
       c.brief.set.layers.every((layer) => !productRoles[layer.role].isHold),
-    text: () => 'Set wet with no hold product, the set rests on the dry shape alone: wait until it is surely dry.',
+    text: () => 'Set wet with nothing that holds, only drying keeps the shape: wait until it is surely dry.',
   },
 ]; // prettier-ignore

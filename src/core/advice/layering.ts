@@ -1,26 +1,25 @@
+import { thresholds } from '../coefficients/thresholds';
 import { productRoles, type RoleId } from '../products';
 import type { DoseVerdict } from '../products/dose';
+import { listed } from '../words/words';
 import { hasCondition, rolesOf, type Caution, type CautionContext, type Severity } from './caution';
-
-const FINE_UM = 60;
-const HEAVY = 4;
 
 type Layers = CautionContext['brief']['set']['layers'];
 
 const weightOf = (layer: Layers[number]) => layer.weight ?? productRoles[layer.role].weight;
 const isHold = (role: RoleId) => productRoles[role].isHold;
-const isFine = (c: CautionContext) => c.brief.head.strandDiameterUm <= FINE_UM;
+const isFine = (c: CautionContext) => c.brief.head.strandDiameterUm <= thresholds.value.fineUm;
 
 /** The first heavy layer that a light foam goes over. */
 const heavyUnderFoam = (layers: Layers) => {
   const foam = layers.findIndex((layer) => layer.role === 'mousse' || layer.role === 'setting-lotion');
-  return layers.find((layer, i) => i < foam && weightOf(layer) >= HEAVY);
+  return layers.find((layer, i) => i < foam && weightOf(layer) >= thresholds.value.heavyWeight);
 };
 
 const dosed = (c: CautionContext, verdict: DoseVerdict) =>
-  c.came?.doses.filter((dose) => dose.verdict === verdict) ?? [];
+  c.facts?.doses.filter((dose) => dose.verdict === verdict) ?? [];
 const named = (doses: ReturnType<typeof dosed>) =>
-  doses.map(({ layer }) => productRoles[layer.role].label.toLowerCase()).join(' and ');
+  listed(doses.map(({ layer }) => productRoles[layer.role].label.toLowerCase()));
 
 /** Something wrong with an order of layers, told from the layers alone: it can be checked while one is moved. */
 export interface OrderRule {
@@ -82,7 +81,7 @@ export const LAYERING: readonly Caution[] = [
     shows: ['plan'],
     when: (c) =>
       isFine(c) &&
-      c.brief.set.layers.some((layer) => weightOf(layer) >= HEAVY && !isHold(layer.role)) &&
+      c.brief.set.layers.some((layer) => weightOf(layer) >= thresholds.value.heavyWeight && !isHold(layer.role)) &&
       rolesOf(c).some(isHold),
     text: () => 'Hold over a butter or oil on fine strands clumps and goes limp within a day. A leave-in and a foam hold better.',
   },
@@ -90,7 +89,7 @@ export const LAYERING: readonly Caution[] = [
     code: 'heavy-on-fine',
     severity: 'note',
     shows: ['plan'],
-    when: (c) => isFine(c) && c.brief.set.layers.some((layer) => weightOf(layer) >= HEAVY) && !rolesOf(c).some(isHold),
+    when: (c) => isFine(c) && c.brief.set.layers.some((layer) => weightOf(layer) >= thresholds.value.heavyWeight) && !rolesOf(c).some(isHold),
     text: () => 'Fine strands go limp under heavy products. A leave-in and a foam may hold better.',
   },
   {
@@ -104,7 +103,7 @@ export const LAYERING: readonly Caution[] = [
     code: 'more-product-than-hair',
     severity: 'warn',
     shows: ['plan'],
-    when: (c) => (c.came?.productPerG ?? 0) > 1,
+    when: (c) => (c.facts?.productPerG ?? 0) > 1,
     text: () => 'More product than hair by weight: expect a white cast and very slow drying.',
   },
   {

@@ -1,3 +1,4 @@
+import { thresholds } from '../coefficients/thresholds';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES } from '../hair/zone';
 import { techniqueOf } from '../techniques';
@@ -8,12 +9,11 @@ const pullsAnywhere = ({ brief }: CautionContext) =>
 const pressesAnywhere = ({ brief }: CautionContext) =>
   ZONES.some((zone) => techniqueOf(brief.zones[zone].technique).pressesAsleep);
 
-/** Days a set of a technique without a figure of its own may stay in once it is dry. */
-const USUAL_LEAVE_IN_DAYS = 3;
-
 const longestIn = ({ brief }: CautionContext) =>
   Math.min(
-    ...ZONES.map((zone) => techniqueOf(brief.zones[zone].technique).leaveInDays ?? USUAL_LEAVE_IN_DAYS),
+    ...ZONES.map(
+      (zone) => techniqueOf(brief.zones[zone].technique).leaveInDays ?? thresholds.value.leaveInDays,
+    ),
   );
 
 /** Scalp, skin, tension and people. */
@@ -37,9 +37,9 @@ export const SCALP_AND_PEOPLE: readonly Caution[] = [
     code: 'knot-tight',
     severity: 'warn',
     shows: ['plan', 'setting'],
-    when: (c) => c.came?.tightestKnot?.comfort === 'tight',
+    when: (c) => c.facts?.tightestKnot?.comfort === 'tight',
     text: (c) =>
-      (c.came?.tightestKnot?.slackLeft ?? 0) < 0
+      (c.facts?.tightestKnot?.slackLeft ?? 0) < 0
         ? 'These knots wind so often that the first turn pulls. Take more sections, or leave the first turn looser.'
         : 'These knots are wider than their sections and will press on each other. Take fewer, larger sections, or shorter hair per knot.',
   },

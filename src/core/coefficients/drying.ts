@@ -18,6 +18,70 @@ export const drying = coefficients({
   capillaryMargin: [0.02, 'g/g', 0.01, 0.04, 'A', 'explicit stepping stops this near saturation'],
   waitingFloor: [0.12, 'g/g', 0.05, 0.2, 'A', 'free water below which waiting hair wants misting'],
   unevenParting: [0.17, 'sd of ln area', 0.08, 0.3, 'C', 'hand-parted sections'],
+  smallestSectionShare: [
+    0.3,
+    '–',
+    0.2,
+    0.5,
+    'A',
+    'no section is parted smaller than this share of an even one',
+  ],
+  wettestRoom: [0.95, 'share', 0.9, 0.98, 'A', 'damper air is treated as this: nothing dries beyond it'],
+  spreadOnRod: [2.2, '–', 1.5, 3, 'F', 'width hair spreads over on a rod, against its wraps edge to edge'],
+  looseBundles: [20, '–', 10, 40, 'A', 'bundles that towelled hair hangs in'],
+  nearlyDryShare: [0.85, '–', 0.8, 0.9, 'C', 'share of the water that can leave that is gone at 80–90 % dry'],
+  roomTooDampRegain: [
+    0.215,
+    'g/g',
+    0.19,
+    0.24,
+    'A',
+    'equilibrium with the room above which hair does not stay dry',
+  ],
+});
+
+/** Water that hair holds in air of a humidity (drying §5.3): a GAB isotherm of the drying branch. */
+export const sorption = coefficients({
+  monolayer: [
+    0.08,
+    'g/g',
+    0.06,
+    0.1,
+    'M',
+    'regain of the first layer, fitted to human hair, raised for hysteresis',
+  ],
+  gabK: [0.75, '–', 0.65, 0.85, 'M', 'multilayer constant'],
+  gabC: [8, '–', 5, 15, 'M', 'heat constant of the first layer'],
+});
+
+/** What a room and a method make of the air at the hair (drying §5.5). */
+export const airAtHair = coefficients({
+  scalpFollowsRoom: [0.25, 'K/K', 0.1, 0.4, 'A', 'a scalp is warmer in a warmer room'],
+  scalpRoomC: [22, '°C', 20, 24, 'A', 'room in which the scalp of a method is as stated'],
+  envelopePerM: [1.75, '1/m', 1, 2.5, 'F', 'longer hair spreads further into the room'],
+  rootShapeM: [0.22, 'm', 0.15, 0.3, 'F', 'length at which roots are as free as stated'],
+  rootShapeLow: [0.75, '–', 0.6, 0.9, 'A', 'roots are shut in no further than this by long hair'],
+  rootShapeHigh: [1.6, '–', 1.3, 2, 'A', 'nor freed further than this by short'],
+  hiddenRadiation: [0.5, '–', 0.3, 0.7, 'A', 'share of its surroundings that a root or knot sees'],
+  openRadiation: [0.9, '–', 0.8, 1, 'A', 'share of them that the rest sees'],
+  convectionShare: [0.6, '–', 0.4, 0.8, 'A', 'of air over wet-bulb temperature, what drives air by itself'],
+});
+
+/** How far the core of a knot lags behind its mean (drying §5.6, fitted to a radial finite-volume reference). */
+export const knotCore = coefficients({
+  lag: [2, '–', 1.5, 2.5, 'F', 'distance of the core from its limit, against the mean'],
+  lagFromWet: [0.6, '–', 0.3, 1, 'F', 'added when it was set wet'],
+  wetFrom: [0.25, 'g/g', 0.2, 0.3, 'F', 'start above which it counts as wet'],
+  wetOver: [0.3, 'g/g', 0.2, 0.4, 'F', 'over which it comes to count in full'],
+  soaked: [0.38, 'g/g', 0.33, 0.45, 'F', 'a core is kept at least this wet while it was as wet at the start'],
+});
+
+/** What a hand that feels for dryness tells (drying §9). */
+export const dryness = coefficients({
+  sectionSd: [0.15, 'sd of ln h', 0.1, 0.25, 'A', 'one section about the head’s own rate'],
+  wrong: [0.05, 'share', 0.02, 0.1, 'A', 'checks that say the opposite of the truth: cold hair reads damp'],
+  sure: [0.9, 'chance', 0.8, 0.95, 'A', 'called surely dry; schedules leave time for it'],
+  dryEnough: [0.8, 'chance', 0.7, 0.9, 'A', 'a takedown needs no reason from here on'],
 });
 
 /** What is only roughly known of a drying head, one draw at a time (drying §7). */

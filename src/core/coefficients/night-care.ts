@@ -17,4 +17,5 @@ export const nightCares = {
 } as const satisfies Record<string, NightCare>; // prettier-ignore
 
 export type NightCareId = keyof typeof nightCares;
+/** Their ids, as they are offered. */
 export const NIGHT_CARE_IDS = Object.keys(nightCares) as NightCareId[];

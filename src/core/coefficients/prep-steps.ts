@@ -31,4 +31,5 @@ export const prepName = (part: string): string =>
     ?.short ?? part;
 
 export type PrepStepId = keyof typeof prepSteps;
+/** Their ids, in the order of the work. */
 export const PREP_STEP_IDS = Object.keys(prepSteps) as PrepStepId[];

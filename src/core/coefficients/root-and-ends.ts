@@ -46,5 +46,7 @@ export const endsMethods = {
 } as const satisfies Record<string, EndsMethod>; // prettier-ignore
 
 export type EndsMethodId = keyof typeof endsMethods;
+/** Their ids, as they are offered. */
 export const ROOT_METHOD_IDS = Object.keys(rootMethods) as RootMethodId[];
+/** Their ids, as they are offered. */
 export const ENDS_METHOD_IDS = Object.keys(endsMethods) as EndsMethodId[];

@@ -54,4 +54,5 @@ export const startStates = {
 } as const satisfies Record<string, StartState>; // prettier-ignore
 
 export type StartStateId = keyof typeof startStates;
+/** Their ids, wettest first. */
 export const START_STATE_IDS = Object.keys(startStates) as StartStateId[];

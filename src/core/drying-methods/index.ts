@@ -17,4 +17,5 @@ export const dryingMethods = {
 } as const satisfies Record<string, DryingMethod>;
 
 export type DryingMethodId = keyof typeof dryingMethods;
+/** Their ids; the first is taken where a brief names none. */
 export const DRYING_METHOD_IDS = Object.keys(dryingMethods) as DryingMethodId[];

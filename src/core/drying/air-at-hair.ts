@@ -1,7 +1,8 @@
-import { drying as dryingTable, zoneExposure } from '../coefficients/drying';
+import { airAtHair, drying as dryingTable, zoneExposure } from '../coefficients/drying';
 import { air as openAir } from '../drying-methods/air';
 import type { DryingMethod } from '../drying-methods/method';
 import type { Zone } from '../hair/zone';
+import { clamp } from '../units/clamp';
 import { humidityRatio, saturatedVapourDensity, wetBulbFromRatioC } from './air';
 import type { DryingNode } from './nodes';
 import { cylinderTransfer, filmAir, type FilmAir, type Transfer } from './transfer';
@@ -51,10 +52,11 @@ const airTemperatureC = (method: DryingMethod, room: Room, supply: AirSupply) =>
 
 /** Scalp, radiation, sweat and room vapour under a method (drying §5.5). */
 export function methodAir(method: DryingMethod, room: Room, supply = AS_USUAL): MethodAir {
+  const c = airAtHair.value;
   const radiantFrom =
     method.radiant.from === 'air' ? airTemperatureC(method, room, supply) : room.temperatureC;
   return {
-    scalpC: method.scalpC + (method.isHot ? 0 : 0.25 * (room.temperatureC - 22)),
+    scalpC: method.scalpC + (method.isHot ? 0 : c.scalpFollowsRoom * (room.temperatureC - c.scalpRoomC)),
     radiantC: radiantFrom + method.radiant.offsetK,
     sweatKgM2S: method.sweatGM2H / 3.6e6,
     roomVapour: room.relativeHumidity * saturatedVapourDensity(room.temperatureC),
@@ -91,8 +93,9 @@ export function zoneExchange(
   supply = AS_USUAL,
 ): ZoneExchange {
   const exposure = zoneExposure.value[zone] * vent;
-  const envelope = 1 + 1.75 * lengthM;
-  const rootShape = Math.min(1.6, Math.max(0.75, Math.sqrt(0.22 / lengthM)));
+  const c = airAtHair.value;
+  const envelope = 1 + c.envelopePerM * lengthM;
+  const rootShape = clamp(Math.sqrt(c.rootShapeM / lengthM), c.rootShapeLow, c.rootShapeHigh);
   const mix = (index: 0 | 1 | 2) =>
     (method.duty * method.exchangeMmS[index] + (1 - method.duty) * openAir.exchangeMmS[index]) / 1000;
   const endSpeed = mix(2) * Math.sqrt(supply.movement);
@@ -115,7 +118,7 @@ function airStream(method: DryingMethod, room: Room, share: number, supply: AirS
     method,
     movement,
     film: filmAir((airC + wetC) / 2),
-    differenceK: 0.6 * Math.max(1, airC - wetC),
+    differenceK: airAtHair.value.convectionShare * Math.max(1, airC - wetC),
   };
 }
 
@@ -134,4 +137,5 @@ export function nodeTransfer(air: MethodAir, zone: Zone, node: DryingNode): Tran
 
 /** Radiation conductance per m² of a node, W/K: roots and knots are half hidden. */
 export const radiationWM2K = (isHidden: boolean): number =>
-  dryingTable.value.radiationWM2K * (isHidden ? 0.5 : 0.9);
+  dryingTable.value.radiationWM2K *
+  (isHidden ? airAtHair.value.hiddenRadiation : airAtHair.value.openRadiation);

@@ -67,10 +67,6 @@ export function wetBulbFromRatioC(temperatureC: number, ratio: number): number {
   return (low + high) / 2;
 }
 
-/** Wet-bulb temperature, °C, of air at a relative humidity of 0 to 1. */
-export const wetBulbC = (temperatureC: number, relativeHumidity: number): number =>
-  wetBulbFromRatioC(temperatureC, humidityRatio(temperatureC, relativeHumidity));
-
 /** Transport properties of moist room air at a film temperature. */
 export interface AirProperties {
   readonly densityKgM3: number;

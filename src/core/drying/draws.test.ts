@@ -70,9 +70,9 @@ describe('while the set goes in', () => {
   it('a quick set needs no mist, a long one does, the front of the head first', () => {
     expect(waitingOf({ sections: 8 }).quadrants.flatMap((own) => own.mistAtMin)).toEqual([]);
     const long = waitingOf({ technique: 'finger-coil', endsMethod: 'twisted', sections: 150 });
-    const thirsty = long.quadrants.filter((own) => own.mistAtMin.length > 0).map((own) => own.quadrant);
-    expect(thirsty).toContain('front-left');
-    expect(thirsty).toContain('front-right');
+    const needMisting = long.quadrants.filter((own) => own.mistAtMin.length > 0).map((own) => own.quadrant);
+    expect(needMisting).toContain('front-left');
+    expect(needMisting).toContain('front-right');
     for (const own of long.quadrants) {
       expect(own.untilMin).toBeGreaterThan(own.fromMin);
       for (const at of own.mistAtMin) expect(at).toBeLessThan(own.untilMin);

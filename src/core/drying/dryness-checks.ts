@@ -1,8 +1,10 @@
+import { dryness } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import type { Level } from './nodes';
 import { conditioned, type RateBelief, type TimesByRate } from './rate-belief';
 import { hoursAtRate } from './rate-table';
 
+/** What a hand can say. */
 export const CHECK_FEELS = ['dry', 'cool', 'damp'] as const;
 /** What a hand feels. Cool hair may be damp or merely cool, so it tells nothing. */
 export type CheckFeel = (typeof CHECK_FEELS)[number];
@@ -16,10 +18,7 @@ export interface DrynessCheck {
   readonly afterH: number;
 }
 
-/** Spread of one section about the head's own rate, in ln time (never below .15, drying §9). */
-const SECTION_SD = 0.15;
-/** Share of checks that say the opposite of the truth: cold hair reads damp. */
-const WRONG = 0.05;
+const { sectionSd: SECTION_SD, wrong: WRONG } = dryness.value;
 
 /**
  * Checks of one place boiled down to what they say together: the last "damp" and the first "dry" after it.

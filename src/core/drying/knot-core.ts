@@ -1,3 +1,4 @@
+import { knotCore } from '../coefficients/drying';
 import { clamp } from '../units/clamp';
 
 /**
@@ -14,7 +15,8 @@ export function knotLevels(
   start: number,
   porosityFactor: number,
 ): { core: number; shell: number } {
-  const lag = 2 + 0.6 * clamp((start - 0.25) / 0.3, 0, 1);
-  const core = Math.max(mean, Math.min(limit + lag * (mean - limit), 0.38 * porosityFactor, start));
+  const c = knotCore.value;
+  const lag = c.lag + c.lagFromWet * clamp((start - c.wetFrom) / c.wetOver, 0, 1);
+  const core = Math.max(mean, Math.min(limit + lag * (mean - limit), c.soaked * porosityFactor, start));
   return { core, shell: Math.max(Math.min(limit, mean), mean - (core - mean)) };
 }

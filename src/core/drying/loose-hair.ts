@@ -1,3 +1,4 @@
+import { drying } from '../coefficients/drying';
 import { POROSITY } from '../coefficients/hair';
 import { air } from '../drying-methods/air';
 import type { Head } from '../hair/head';
@@ -20,11 +21,7 @@ export const LOOSE: DryingShape = {
   vent: 3,
 };
 
-/** Loose hair is held in about this many bundles while it dries (drying §11, scenario 10). */
-const BUNDLES = 20;
 const LONGEST_H = 12;
-/** Share of the water that can leave that is gone when a stylist calls hair 80–90 % dry. */
-const NEARLY_DRY_SHARE = 0.85;
 
 /**
  * Minutes for towelled, damp, loose hair to become nearly dry in open air.
@@ -37,6 +34,7 @@ export function nearlyDryAfterMin(
   room: Room,
   areas: readonly { readonly zone: Zone; readonly areaCm2: number }[],
 ): number {
+  const { looseBundles, nearlyDryShare } = drying.value;
   const total = areas.reduce((sum, { areaCm2 }) => sum + areaCm2, 0);
   const porosityFactor = POROSITY[head.porosity].boundWater;
   const own = { ...room, relativeHumidity: Math.min(WETTEST_ROOM, room.relativeHumidity) };
@@ -47,8 +45,8 @@ export function nearlyDryAfterMin(
       return [
         {
           zone,
-          count: (BUNDLES * zoneCm2) / total,
-          sectionAreaCm2: total / BUNDLES,
+          count: (looseBundles * zoneCm2) / total,
+          sectionAreaCm2: total / looseBundles,
           hairsPerCm2: head.densityPerCm2,
           strandUm: head.strandDiameterUm,
           lengthCm: head.stretchedLengthCm[zone],
@@ -68,5 +66,5 @@ export function nearlyDryAfterMin(
   const inRoom = equilibriumRegain(own.relativeHumidity, porosityFactor);
   const set = run.moisture[0]!;
   const gone = run.moisture.map((moisture) => (set - moisture) / (set - inRoom));
-  return 60 * interpolate(gone, run.timeH, NEARLY_DRY_SHARE);
+  return 60 * interpolate(gone, run.timeH, nearlyDryShare);
 }

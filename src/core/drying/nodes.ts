@@ -72,6 +72,7 @@ export interface WoundRod {
   readonly woundWidthMm: number;
 }
 
+/** Places along the hair, from the scalp. */
 export const LEVELS = ['root', 'middle', 'ends'] as const;
 export type Level = (typeof LEVELS)[number];
 

@@ -1,5 +1,6 @@
 import { interpolate } from '../stats/interpolate';
-import { dryRun, type DryRun, type DryRunInput } from './dry-run';
+import { dryRun } from './dry-run';
+import type { DryRun, DryRunInput } from './dry-run-input';
 import type { Level } from './nodes';
 import { LEVELS } from './nodes';
 import type { Zone } from '../hair/zone';

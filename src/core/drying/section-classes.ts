@@ -10,9 +10,6 @@ export interface ZoneSections extends Omit<SectionClass, 'sectionAreaCm2'> {
   readonly largestCm2: number;
 }
 
-/** No section is parted smaller than this share of an even one. */
-const SMALLEST_SHARE = 0.3;
-
 /**
  * Area of the largest of `count` hand-parted sections over an even one. One section alone is as large as it is.
  *
@@ -22,7 +19,7 @@ const SMALLEST_SHARE = 0.3;
 export function largestSectionFactor(count: number, quantile = 0.5): number {
   if (count <= 1) return 1;
   const factor = Math.exp(drying.value.unevenParting * normalQuantile(quantile ** (1 / count)));
-  return Math.min(factor, count - (count - 1) * SMALLEST_SHARE);
+  return Math.min(factor, count - (count - 1) * drying.value.smallestSectionShare);
 }
 
 /** What a draw changes of every section of a zone. */
@@ -70,7 +67,7 @@ export function handPartedClasses(
     if (count === 0) return [];
     if (count === 1) return [classOf(zone, drawn, 1, areaCm2)];
     const asked = Math.max(largestSectionFactor(count, drawn.largestQuantile), largestCm2 / areaCm2);
-    const largest = clamp(asked, 1, count - (count - 1) * SMALLEST_SHARE);
+    const largest = clamp(asked, 1, count - (count - 1) * drying.value.smallestSectionShare);
     return [
       classOf(zone, drawn, count - 1, (areaCm2 * (count - largest)) / (count - 1)),
       classOf(zone, drawn, 1, areaCm2 * largest),

@@ -1,9 +1,7 @@
+import { sorption } from '../coefficients/drying';
 import { hair } from '../coefficients/hair';
 
-/** GAB constants of the drying branch: monolayer regain, K and C (drying §5.3). */
-const MONOLAYER = 0.08;
-const GAB_K = 0.75;
-const GAB_C = 8;
+const { monolayer: MONOLAYER, gabK: GAB_K, gabC: GAB_C } = sorption.value;
 
 /**
  * Equilibrium regain of hair, g water per g dry hair, on the drying branch.

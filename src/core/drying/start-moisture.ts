@@ -1,3 +1,4 @@
+import { drying } from '../coefficients/drying';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { productRoles } from '../products';
 import type { DosedLayer } from '../products/layer';
@@ -27,7 +28,7 @@ export function hairMoisture(state: StartStateId, porosityFactor: number, room: 
 }
 
 /** Air damper than this is treated as this: nothing dries beyond it (drying §10). */
-export const WETTEST_ROOM = 0.95;
+export const WETTEST_ROOM = drying.value.wettestRoom;
 
 const waterShareOf = (layer: DosedLayer) => layer.waterShare ?? productRoles[layer.role].waterShare;
 

@@ -1,8 +1,19 @@
-import { drawSpread, drying, dryingSpread, zoneExposure } from '../coefficients/drying';
+import {
+  airAtHair,
+  drawSpread,
+  drying,
+  dryingSpread,
+  dryness,
+  knotCore,
+  sorption,
+  zoneExposure,
+} from '../coefficients/drying';
 import type { Coefficient } from '../coefficients/coefficient';
+import { goodDay } from '../coefficients/good-day';
 import { hair } from '../coefficients/hair';
 import { pace } from '../coefficients/pace';
 import { handsOn, result } from '../coefficients/result';
+import { thresholds } from '../coefficients/thresholds';
 import { techniques } from '../techniques';
 
 /** Parameters of one model, as documents and the how-we-know panel list them. */
@@ -15,12 +26,18 @@ export interface ParameterTable {
 export const PARAMETER_TABLES = {
   hair: { title: 'Hair and scalp', records: hair.records },
   drying: { title: 'Drying', records: drying.records },
+  sorption: { title: 'Water that hair holds', records: sorption.records },
+  'air-at-hair': { title: 'Air at the hair', records: airAtHair.records },
+  'knot-core': { title: 'The inside of a knot', records: knotCore.records },
+  dryness: { title: 'Feeling for dryness, and how sure is sure', records: dryness.records },
   'zone-exposure': { title: 'How freely air reaches a zone', records: zoneExposure.records },
   'draw-spread': { title: 'What is only roughly known of a drying head', records: drawSpread.records },
   'drying-spread': { title: 'What each of those does to the time', records: dryingSpread.records },
   result: { title: 'Look, life and curl', records: result.records },
   'hands-on': { title: 'Hands-on time', records: handsOn.records },
   pace: { title: 'Live pace', records: pace.records },
+  'good-day': { title: 'A day that is still good', records: goodDay.records },
+  thresholds: { title: 'From where on something is said', records: thresholds.records },
 } as const satisfies Record<string, ParameterTable>;
 
 export type ParameterTableId = keyof typeof PARAMETER_TABLES;

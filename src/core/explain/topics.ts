@@ -197,5 +197,7 @@ export const TOPICS = {
 } as const satisfies Record<string, Topic>;
 
 export type TopicId = keyof typeof TOPICS;
+/** Their ids, in the order of the panel. */
 export const TOPIC_IDS = Object.keys(TOPICS) as TopicId[];
+/** The topic of an id, in the common shape. */
 export const topicOf = (id: TopicId): Topic => TOPICS[id];

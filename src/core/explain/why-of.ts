@@ -21,16 +21,20 @@ const why = (
   { title = 'What pushed it', isWorseUp = false } = {},
 ): Why => ({ title, reasons: reasons ?? [], unit, isWorseUp });
 
-const LISTS: Partial<Readonly<Record<TopicId, (plan: PlanFile) => Why>>> = {
+const LISTS: Partial<Readonly<Record<TopicId, (plan: PlanFile) => Why | null>>> = {
   dry: ({ drying }) => why(drying.why, 'hours', { isWorseUp: true }),
   handsOn: ({ handsOn }) => why(handsOn.why, 'minutes', { title: 'Where the minutes go' }),
-  days: ({ daysPresentable }) => why(daysPresentable.why, 'share'),
+  days: ({ daysPresentable }) => daysWhy(daysPresentable),
   curl: ({ result }) => why(result.curlWhy, 'share'),
   shows: ({ result }) => why(result.curlWhy, 'share'),
   definition: ({ result }) => why(result.definition.why, 'points'),
   frizz: ({ result }) => why(result.frizz.why, 'points', { isWorseUp: true }),
   volume: ({ result }) => why(result.volumeWhy, 'points'),
 };
+
+/** What pushed the days that a style lasts; null where a list does not say. */
+export const daysWhy = (days: { readonly why?: readonly Reason[] | undefined }): Why | null =>
+  days.why?.length ? why(days.why, 'share') : null;
 
 /** What pushed a number of a plan; null for a number without such a list, or before it was worked out. */
 export function whyOf(plan: PlanFile, topic: TopicId): Why | null {

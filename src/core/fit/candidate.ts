@@ -1,9 +1,11 @@
+import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { StartStateId } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
-import type { DryingStep } from '../drying/dry-run';
+import type { DryingStep } from '../drying/dry-run-input';
 import { perZone, type Zone } from '../hair/zone';
-import type { Brief, PlannedTool } from '../plan/brief';
+import type { Brief, PlannedTool } from '../brief/brief';
 import { techniqueOf, type TechniqueId } from '../techniques';
+import type { Technique } from '../techniques/technique';
 import { toolKindOf } from '../techniques/tool-kind-of';
 
 /** One way to do a head: what the search varies. */
@@ -53,6 +55,23 @@ export function stepsOf({ overnight, method }: DryingRoute, windowH: number): Dr
   ];
 }
 
+/** Root and ends of a technique: those wanted, where it can carry them and has the tool they ask for. */
+export function waysOf(
+  technique: Technique,
+  wanted: { readonly rootMethod?: RootMethodId; readonly endsMethod?: EndsMethodId },
+  tool: PlannedTool | null,
+): { readonly rootMethod: RootMethodId; readonly endsMethod: EndsMethodId } {
+  const keep = <K extends string>(of: readonly [K, ...K[]], own: K | undefined): K =>
+    own !== undefined && of.includes(own) ? own : of[0];
+  const endsMethod = keep(technique.endsMethods, wanted.endsMethod);
+  const kind = toolKindOf(technique, endsMethod);
+  return {
+    rootMethod: keep(technique.rootMethods, wanted.rootMethod),
+    // Ends that want a tool of their own are finished as is usual where there is none.
+    endsMethod: kind === null || tool?.kind === kind ? endsMethod : technique.endsMethods[0],
+  };
+}
+
 /**
  * A brief with a candidate's choices; root and ends stay where its technique can carry them.
  *
@@ -60,36 +79,20 @@ export function stepsOf({ overnight, method }: DryingRoute, windowH: number): Dr
  */
 export function briefOf(
   base: Brief,
-  candidate: Candidate,
+  { technique: id, sections, tool, startState }: Candidate,
   drying: readonly DryingStep[],
   zones: ZoneTechniques = {},
 ): Brief {
-  const technique = techniqueOf(candidate.technique);
-  const keep = <K extends string>(of: readonly [K, ...K[]], own: K): K => (of.includes(own) ? own : of[0]);
-  const rootMethod = keep(technique.rootMethods, base.set.rootMethod);
-  const endsMethod = keep(technique.endsMethods, base.set.endsMethod);
-  const kind = toolKindOf(technique, endsMethod);
-  const zoneSet = {
-    technique: candidate.technique,
-    rootMethod,
-    // Ends that want a tool of their own are finished as is usual where there is none.
-    endsMethod: kind === null || candidate.tool?.kind === kind ? endsMethod : technique.endsMethods[0],
-    tool: candidate.tool,
-  };
+  const technique = techniqueOf(id);
+  const own = { technique: id, ...waysOf(technique, base.set, tool), tool };
   return {
     ...base,
-    set: { ...base.set, ...zoneSet, sections: candidate.sections, startState: candidate.startState },
+    set: { ...base.set, ...own, sections, startState },
     zones: perZone((zone) => {
-      const own = zones[zone];
-      if (!own) return { ...zoneSet, sections: null };
-      const { rootMethods, endsMethods } = techniqueOf(own);
-      return {
-        technique: own,
-        rootMethod: keep(rootMethods, base.set.rootMethod),
-        endsMethod: endsMethods[0],
-        tool: null,
-        sections: null,
-      };
+      const other = zones[zone];
+      return other
+        ? { technique: other, ...waysOf(techniqueOf(other), base.set, null), tool: null, sections: null }
+        : { ...own, sections: null };
     }),
     parting: { ...base.parting, pattern: technique.usualPattern, recipe: null },
     drying,

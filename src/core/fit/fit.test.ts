@@ -3,18 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods } from '../drying-methods';
-import type { PlannedTool } from '../plan/brief';
+import type { PlannedTool } from '../brief/brief';
 import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
 import { ParetoFront } from '../stats/pareto';
 import { TECHNIQUE_IDS, techniqueOf } from '../techniques';
+import { HOUR_MS } from '../units/time';
 import { briefOf, HOT_SITTING_H, stepsOf, type Candidate } from './candidate';
 import { candidateWords, optionsOf } from './options';
 import { QuickForecaster } from './quick';
 import { scoresOf, search, unmet, type Choice, type SearchState, type Wishes } from './search';
 import { candidates, routesOf, type Means } from './space';
 
-const HOUR = 3_600_000;
 const READY = Date.UTC(2027, 2, 13, 9);
 const base = readOrThrow(aBrief());
 const rod = (diameterMm: number, owned = 60): PlannedTool => ({
@@ -30,7 +30,7 @@ const everything: Means = {
 };
 const wishesOf = (change: Partial<Wishes> = {}): Wishes => ({
   readyMs: READY,
-  startMs: READY - 14 * HOUR,
+  startMs: READY - 14 * HOUR_MS,
   handsOnMaxMin: null,
   daysAtLeast: null,
   curlMm: null,
@@ -51,7 +51,7 @@ function inFull(candidate: Candidate, windowH: number) {
   const brief = {
     ...briefOf(base, candidate, stepsOf(candidate.drying, windowH)!),
     wearByMs: READY,
-    startAtMs: READY - 14 * HOUR,
+    startAtMs: READY - 14 * HOUR_MS,
   };
   const { plan } = forecast(brief, layoutFor(brief), 0);
   return {
@@ -91,7 +91,7 @@ describe('the front of what none beats', () => {
 });
 
 describe('the quick forecast of a candidate', () => {
-  const forecaster = new QuickForecaster(base, READY, READY - 14 * HOUR);
+  const forecaster = new QuickForecaster(base, READY, READY - 14 * HOUR_MS);
   const some = candidates(base, everything).filter((_, i) => i % 97 === 0);
 
   it('says nearly what the whole forecast says', () => {
@@ -124,7 +124,7 @@ describe('the quick forecast of a candidate', () => {
       startState: 'damp',
       drying: { overnight: false, method: 'air' },
     };
-    expect(new QuickForecaster(short, READY, READY - 14 * HOUR).work(braids)).toBeNull();
+    expect(new QuickForecaster(short, READY, READY - 14 * HOUR_MS).work(braids)).toBeNull();
   });
 });
 
@@ -146,7 +146,7 @@ describe('a tapered cut', () => {
   };
 
   it('is done otherwise where the hair cannot carry it, and the whole plan agrees', () => {
-    const work = new QuickForecaster(tapered, READY, READY - 14 * HOUR).work(twists);
+    const work = new QuickForecaster(tapered, READY, READY - 14 * HOUR_MS).work(twists);
     expect(Object.keys(work!.zones)).toEqual(['nape']);
     const nape = work!.zones.nape!;
     expect(nape).not.toBe('two-strand-twist');
@@ -175,7 +175,7 @@ describe('a tapered cut', () => {
     const short = readOrThrow(
       aBrief({ head: { stretchedLengthCm: { front: 14, crown: 3, left: 3, right: 3, back: 3, nape: 3 } } }),
     );
-    expect(new QuickForecaster(short, READY, READY - 14 * HOUR).work(twists)).toBeNull();
+    expect(new QuickForecaster(short, READY, READY - 14 * HOUR_MS).work(twists)).toBeNull();
   });
 });
 
@@ -229,7 +229,7 @@ describe('fit to my time', () => {
     for (const wishes of [
       wishesOf(),
       wishesOf({ handsOnMaxMin: 120, daysAtLeast: 3 }),
-      wishesOf({ curlMm: { low: 8, high: 12 }, startMs: READY - 5 * HOUR }),
+      wishesOf({ curlMm: { low: 8, high: 12 }, startMs: READY - 5 * HOUR_MS }),
     ]) {
       const forecaster = new QuickForecaster(base, wishes.readyMs, wishes.startMs);
       const fitting = candidates(base, small).flatMap((candidate): Choice[] => {
@@ -305,12 +305,12 @@ describe('fit to my time', () => {
   });
 
   it('says what would have to give when nothing fits, and that alone would do', () => {
-    const wishes = wishesOf({ startMs: READY - 3 * HOUR, handsOnMaxMin: 60, daysAtLeast: 4 });
+    const wishes = wishesOf({ startMs: READY - 3 * HOUR_MS, handsOnMaxMin: 60, daysAtLeast: 4 });
     const { front, relaxed } = finished(everything, wishes);
     expect(front).toEqual([]);
     expect(relaxed.length).toBeGreaterThan(0);
     for (const { wish, choice } of relaxed) expect(unmet(choice, wishes)).toEqual([wish]);
-    const impossible = finished(everything, wishesOf({ startMs: READY - HOUR / 2 }));
+    const impossible = finished(everything, wishesOf({ startMs: READY - HOUR_MS / 2 }));
     expect(impossible.front).toEqual([]);
     expect(impossible.relaxed).toEqual([]);
   });

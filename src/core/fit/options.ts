@@ -2,6 +2,7 @@ import { startStates } from '../coefficients/start-states';
 import { dryingMethods } from '../drying-methods';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { ZONE_LABEL, ZONES } from '../hair/zone';
+import { listed, plural } from '../words/words';
 import type { Candidate, DryingRoute, ZoneTechniques } from './candidate';
 import { scoresOf, type Choice } from './search';
 
@@ -81,7 +82,7 @@ function zoneWords(zones: ZoneTechniques): string {
     const id = zones[zone];
     if (id) places.set(id, [...(places.get(id) ?? []), `the ${ZONE_LABEL[zone]}`]);
   }
-  return [...places].map(([id, own]) => `, as ${techniqueOf(id).noun[1]} at ${own.join(' and ')}`).join('');
+  return [...places].map(([id, own]) => `, as ${techniqueOf(id).noun[1]} at ${listed(own)}`).join('');
 }
 
 /** A candidate in the words of the trade: "10 braids, set damp, overnight under a satin bonnet, then …". */
@@ -91,5 +92,5 @@ export function candidateWords(
 ): string {
   const { noun } = techniqueOf(technique);
   const on = tool ? ` on ${tool.diameterMm} mm` : '';
-  return `${sections} ${noun[sections === 1 ? 0 : 1]}${on}${zoneWords(zones)}, ${startStates[startState].phrase}, ${dryingWords(drying)}`;
+  return `${plural(sections, ...noun)}${on}${zoneWords(zones)}, ${startStates[startState].phrase}, ${dryingWords(drying)}`;
 }

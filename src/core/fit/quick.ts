@@ -7,15 +7,17 @@ import { shareOut } from '../parting/generate';
 import type { Layout, LaidSection } from '../parting/layout';
 import type { Quadrant } from '../parting/quadrant';
 import { zoneShares } from '../parting/zone-outlines';
-import type { Brief } from '../plan/brief';
-import { dosesOf, type Dose } from '../plan/dosing';
+import type { Brief } from '../brief/brief';
+import { dosesOf } from '../plan/dosing';
+import type { Dose } from '../products/dose';
 import { dampAtTakedown, dryingBasis } from '../plan/drying-forecast';
 import { prepParts, prepWorkMin } from '../plan/prep-parts';
 import { planSections, type SectionPlan } from '../plan/section-forecasts';
 import { resultOf } from '../plan/set-result';
 import { clippedHair, planWaiting, type WaitingPlan } from '../plan/waiting-plan';
 import { zoneGroups } from '../plan/zone-groups';
-import { zoneVerdicts, type ZoneVerdict } from '../plan/zone-verdicts';
+import { zoneVerdicts } from '../plan/zone-verdicts';
+import type { ZoneVerdict } from '../techniques/zone-verdict';
 import { briefOf, stepsOf, type Candidate, type ZoneTechniques } from './candidate';
 
 /** What comes of a candidate, worked out quickly enough for thousands of them. */

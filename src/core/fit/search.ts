@@ -1,4 +1,4 @@
-import type { Brief } from '../plan/brief';
+import type { Brief } from '../brief/brief';
 import { ParetoFront } from '../stats/pareto';
 import type { Candidate, ZoneTechniques } from './candidate';
 import { QuickForecaster, type Outcome, type Work } from './quick';

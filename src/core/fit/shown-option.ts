@@ -1,14 +1,14 @@
 import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
-import type { Brief } from '../plan/brief';
+import type { Brief } from '../brief/brief';
 import type { DryingMethodId } from '../drying-methods';
 import { isoWithOffset } from '../plan/iso-time';
 import type { Spread } from '../stats/spread';
+import { HOUR_MS } from '../units/time';
 import { briefOf, stepsOf, type Candidate, type ZoneTechniques } from './candidate';
 import { candidateWords, type Strength } from './options';
 import type { Choice } from './search';
 
-const HOUR_MS = 3_600_000;
 const SHORTEST_STEP_H = 0.25;
 
 /** An option with the figures of the whole forecast, as it is shown. */
@@ -44,7 +44,11 @@ export function shownOption(
 ): ShownOption {
   const readyMs = base.wearByMs ?? 0;
   const startMs = readyMs - availableH * HOUR_MS;
-  const steps = stepsOf(candidate.drying, windowH) ?? [];
+  // As long as the plan will say once it is taken: what is shown is what comes of it.
+  const steps = (stepsOf(candidate.drying, windowH) ?? []).map((step) => ({
+    ...step,
+    hours: Math.max(SHORTEST_STEP_H, Math.round(step.hours * 4) / 4),
+  }));
   const brief: Brief = { ...briefOf(base, candidate, steps, zones), wearByMs: readyMs, startAtMs: startMs };
   const { plan } = forecast(brief, layoutFor(brief), draws);
   const { prepMin, installMin, takedownMin, separatingMin } = plan.handsOn;
@@ -56,7 +60,7 @@ export function shownOption(
     strengths,
     drying: steps.map(({ method, hours }) => ({
       method: method.id as DryingMethodId,
-      hours: Math.max(SHORTEST_STEP_H, Math.round(hours * 4) / 4),
+      hours,
     })),
     startAt: base.wearByMs === null ? null : isoWithOffset(startMs, base.timeZone),
     chance: plan.drying.chanceDryAtWearBy ?? 0,

@@ -1,7 +1,8 @@
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
-import type { Brief, PlannedTool } from '../plan/brief';
+import type { Brief, PlannedTool } from '../brief/brief';
+import { clamp } from '../units/clamp';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '../techniques';
 import type { Candidate, DryingRoute } from './candidate';
 
@@ -21,11 +22,16 @@ const COUNT_SHARES = [0.5, 0.7, 0.85, 1, 1.25, 1.6, 2.2] as const;
 const STARTS: readonly StartStateId[] = ['wet', 'damp', 'nearly-dry', 'stretched-misted', 'stretched-dry'];
 const IS_WEAK = ['bleached', 'heat-damaged'];
 
-const countsOf = (usual: number): number[] => [
-  ...new Set(
-    COUNT_SHARES.map((share) => Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, Math.round(usual * share)))),
-  ),
-];
+/** Counts that are tried; a trial of two halves has as many on either side. */
+const countsOf = (usual: number, isTrial: boolean): number[] => {
+  const grain = isTrial ? 2 : 1;
+  const fewest = grain * Math.ceil(MIN_SECTIONS / grain);
+  return [
+    ...new Set(
+      COUNT_SHARES.map((share) => clamp(grain * Math.round((usual * share) / grain), fewest, MAX_SECTIONS)),
+    ),
+  ];
+};
 
 /** Routes that the ways to dry at hand allow. Hot air is left out on bleached and heat-worn hair. */
 export function routesOf(methods: readonly DryingMethodId[], conditions: readonly string[]): DryingRoute[] {
@@ -41,6 +47,7 @@ export function routesOf(methods: readonly DryingMethodId[], conditions: readonl
 /** Every way to do this head with these means, cheapest to work out first within a technique. */
 export function candidates(brief: Brief, means: Means): Candidate[] {
   const routes = routesOf(means.drying, brief.head.conditions);
+  const isTrial = brief.parting.part === 'half-head';
   return TECHNIQUE_IDS.filter((id) => means.techniques.includes(id)).flatMap((id) => {
     const technique = techniqueOf(id);
     const tools: (PlannedTool | null)[] = technique.tool
@@ -51,7 +58,7 @@ export function candidates(brief: Brief, means: Means): Candidate[] {
         (!technique.needsStretched || startStates[state].straightened > 0.5) &&
         (!technique.needsWet || startStates[state].moisture.kind === 'free'),
     );
-    return countsOf(technique.usualSections).flatMap((sections) =>
+    return countsOf(technique.usualSections, isTrial).flatMap((sections) =>
       tools.flatMap((tool) =>
         // A size has to go round the head.
         tool && tool.owned < sections

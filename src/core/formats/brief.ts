@@ -1,6 +1,15 @@
 import { z } from 'zod';
+import {
+  HEAD_RANGES,
+  LAYER_RANGES,
+  ROOM_RANGES,
+  SET_RANGES,
+  TOOL_RANGES,
+  USUAL_HEAD,
+  USUAL_ROOM,
+} from './ranges';
 import { ENDS_METHOD_IDS, ROOT_METHOD_IDS } from '../coefficients/root-and-ends';
-import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
+import { POROSITY, type Porosity } from '../coefficients/hair';
 import { UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
@@ -12,17 +21,17 @@ import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { ROLE_IDS } from '../products';
 import { TECHNIQUE_IDS } from '../techniques';
-import { bounded, boundedInt, choice } from './field';
+import { bounded, boundedInt, choice, wholeWithin, within } from './field';
 import { recipeInput } from './recipe';
 
+/** What may be noted of hair and scalp, and of who wears it. */
 export const CONDITIONS = [
   'bleached', 'coloured', 'heat-damaged', 'transitioning', 'due-a-trim', 'blunt-trim', 'tapered-cut', 'sore-scalp',
   'flaking-scalp', 'child', 'protein-sensitive',
 ] as const; // prettier-ignore
 export type Condition = (typeof CONDITIONS)[number];
 
-export const LENGTH_RANGE_CM = { low: 1, high: 120 } as const;
-const lengthCm = (label: string) => bounded(label, LENGTH_RANGE_CM.low, LENGTH_RANGE_CM.high, 'cm');
+const lengthCm = (label: string) => within(label, HEAD_RANGES.stretchedLengthCm, 'cm');
 
 const stretchedLengthCm = z.union(
   [
@@ -42,29 +51,43 @@ const stretchedLengthCm = z.union(
 
 /** What a head is, as measured on the day. */
 export const headInput = z.strictObject({
-  circumferenceCm: bounded('head circumference', 46, 66, 'cm').default(56),
-  densityPerCm2: bounded('density', 40, 350, 'hairs per cm²').optional(),
-  ponytailCircumferenceCm: bounded('ponytail circumference', 1, 25, 'cm').optional(),
-  strandDiameterUm: bounded('strand diameter', 35, 120, 'µm').default(STRAND_UM.medium),
-  naturalCoilDiameterMm: bounded('natural coil diameter', 0.5, 60, 'mm').default(8),
-  shrinkage: bounded('shrinkage (a share, not a percentage)', 0, 0.92).default(0.5),
-  porosity: choice('porosity', Object.keys(POROSITY) as Porosity[]).default('medium'),
+  circumferenceCm: within('head circumference', HEAD_RANGES.circumferenceCm, 'cm').default(
+    USUAL_HEAD.circumferenceCm,
+  ),
+  densityPerCm2: within('density', HEAD_RANGES.densityPerCm2, 'hairs per cm²').optional(),
+  ponytailCircumferenceCm: within(
+    'ponytail circumference',
+    HEAD_RANGES.ponytailCircumferenceCm,
+    'cm',
+  ).optional(),
+  strandDiameterUm: within('strand diameter', HEAD_RANGES.strandDiameterUm, 'µm').default(
+    USUAL_HEAD.strandDiameterUm,
+  ),
+  naturalCoilDiameterMm: within('natural coil diameter', HEAD_RANGES.naturalCoilDiameterMm, 'mm').default(
+    USUAL_HEAD.naturalCoilDiameterMm,
+  ),
+  shrinkage: within('shrinkage (a share, not a percentage)', HEAD_RANGES.shrinkage).default(
+    USUAL_HEAD.shrinkage,
+  ),
+  porosity: choice('porosity', Object.keys(POROSITY) as Porosity[]).default(USUAL_HEAD.porosity),
   stretchedLengthCm,
   conditions: z.array(choice('condition', CONDITIONS)).default([]),
 });
 
+/** A rod, former or other tool as it is written. */
 export const toolInput = z.strictObject({
-  diameterMm: bounded('rod diameter', 3, 80, 'mm'),
-  workingLengthMm: bounded('rod working length', 20, 600, 'mm').optional(),
-  owned: boundedInt('rods owned', 0, 1000).default(0),
+  diameterMm: within('rod diameter', TOOL_RANGES.diameterMm, 'mm'),
+  workingLengthMm: within('rod working length', TOOL_RANGES.workingLengthMm, 'mm').optional(),
+  owned: wholeWithin('rods owned', TOOL_RANGES.owned).default(0),
 });
 
+/** One layer of product: its role, and what is known of the product itself. */
 export const layerInput = z.strictObject({
   role: choice('product role', ROLE_IDS),
-  grams: bounded('product dose', 0, 500, 'g').optional(),
-  waterShare: bounded('water share', 0, 1).optional(),
-  hold: bounded('hold', 0, 5).optional(),
-  weight: bounded('weight', 0, 5).optional(),
+  grams: within('product dose', LAYER_RANGES.grams, 'g').optional(),
+  waterShare: within('water share', LAYER_RANGES.waterShare).optional(),
+  hold: within('hold', LAYER_RANGES.hold).optional(),
+  weight: within('weight', LAYER_RANGES.weight).optional(),
   protein: z.boolean().optional().describe('the product holds protein'),
 });
 
@@ -87,11 +110,12 @@ const perZone = <T extends z.ZodType>(field: (zone: (typeof ZONES)[number]) => T
     >,
   );
 
+/** What is done: technique, sections, roots, ends, tool and layers. */
 export const setInput = z
   .strictObject({
     technique: choice('technique', TECHNIQUE_IDS),
     sections: boundedInt('number of sections', MIN_SECTIONS, MAX_SECTIONS).optional(),
-    sectionSideCm: bounded('section side', 1, 20, 'cm').optional(),
+    sectionSideCm: within('section side', SET_RANGES.sectionSideCm, 'cm').optional(),
     rootMethod: choice('root method', ROOT_METHOD_IDS).optional(),
     endsMethod: choice('ends method', ENDS_METHOD_IDS).optional(),
     startState: choice('start state', START_STATE_IDS).default('damp'),
@@ -105,27 +129,37 @@ export const setInput = z
     error: `the number of sections is missing: give ${MIN_SECTIONS} to ${MAX_SECTIONS}, or a section side in cm`,
   });
 
+/** The room it dries in and the weather it is worn in. */
 export const roomInput = z.strictObject({
-  temperatureC: bounded('room temperature', 5, 45, '°C').default(22),
-  relativeHumidity: bounded('room humidity (a share, not a percentage)', 0, 1).default(0.5),
-  dewPointOutsideC: bounded('dew point outdoors', -30, 35, '°C').default(12),
+  temperatureC: within('room temperature', ROOM_RANGES.temperatureC, '°C').default(USUAL_ROOM.temperatureC),
+  relativeHumidity: within('room humidity (a share, not a percentage)', ROOM_RANGES.relativeHumidity).default(
+    USUAL_ROOM.relativeHumidity,
+  ),
+  dewPointOutsideC: within('dew point outdoors', ROOM_RANGES.dewPointOutsideC, '°C').default(
+    USUAL_ROOM.dewPointOutsideC,
+  ),
 });
 
+/** How it is taken down and looked after. */
 export const wearInput = z.strictObject({
   night: choice('night care', NIGHT_CARE_IDS).default('gather-and-bonnet'),
-  separations: boundedInt('pieces each section is separated into', 1, 8).default(2),
-  fluffing: boundedInt('fluffing', 0, 3).default(1),
+  separations: wholeWithin('pieces each section is separated into', SET_RANGES.separations).default(2),
+  fluffing: wholeWithin('fluffing', SET_RANGES.fluffing).default(1),
   hands: choice('hands at takedown', ['oiled', 'bare'] as const).default('oiled'),
 });
 
+/** One step of drying. The last goes on until it is dry. */
 export const dryingInput = z.strictObject({
   method: choice('drying method', DRYING_METHOD_IDS),
-  hours: bounded('drying time', 0.05, 96, 'h'),
+  hours: within('drying time', SET_RANGES.dryingHours, 'h'),
 });
 
+/** One step before the set. */
 export const prepInput = z.strictObject({
   step: choice('preparing step', PREP_STEP_IDS),
-  minutes: bounded('preparing time', 1, 240, 'min').optional().describe('the usual time when left out'),
+  minutes: within('preparing time', SET_RANGES.prepMinutes, 'min')
+    .optional()
+    .describe('the usual time when left out'),
 });
 
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
@@ -181,7 +215,7 @@ export const briefInput = z
           .optional()
           .describe('the usual one of the technique when left out'),
         part: choice('part', PART_LINES).default('none'),
-        zoneSize: perZone((zone) => bounded(`size of sections, ${zone},`, 0.4, 2.5)).optional(),
+        zoneSize: perZone((zone) => within(`size of sections, ${zone},`, SET_RANGES.zoneSize)).optional(),
         recipe: recipeInput.optional(),
       })
       .prefault({}),
@@ -207,6 +241,3 @@ export const briefInput = z
 export type BriefInput = z.input<typeof briefInput>;
 export type ParsedBrief = z.output<typeof briefInput>;
 export type HeadInput = z.input<typeof headInput>;
-
-/** Density when neither density nor ponytail is given. */
-export const DEFAULT_DENSITY_PER_CM2 = DENSITY_PER_CM2.medium;

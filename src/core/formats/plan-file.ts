@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CAUTION_PHASES } from '../advice/caution';
+import { WINDINGS } from '../parting/winding';
 import { ZONES } from '../hair/zone';
 import { QUADRANTS } from '../parting/quadrant';
 import { HAND_UNIT_IDS } from '../products/hand-units';
@@ -30,6 +31,8 @@ export const planFile = z
         hairCount: number,
         order: z.int(),
         technique: z.string(),
+        toolDiameterMm: number.nullable().optional().describe('its own tool; null without one'),
+        winding: z.enum(WINDINGS).optional().describe('which way it is wound, seen from behind'),
       }),
     ),
     zones: z

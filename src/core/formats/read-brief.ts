@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { HEAD_RANGES, USUAL_HEAD } from './ranges';
 import { prepSteps } from '../coefficients/prep-steps';
 import { DRYING_METHOD_IDS, dryingMethods } from '../drying-methods';
 import { ponytailDensityPerCm2, scalpAreaCm2, type Head } from '../hair/head';
@@ -9,9 +10,11 @@ import { techniqueOf, type TechniqueId } from '../techniques';
 import type { Technique } from '../techniques/technique';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
-import type { Brief, PlannedTool, ZoneSet } from '../plan/brief';
+import type { Brief, PlannedTool, ZoneSet } from '../brief/brief';
 import { minuteOfDay } from '../schedule/sleep';
-import { briefInput, DEFAULT_DENSITY_PER_CM2, type ParsedBrief } from './brief';
+import { DAY_MS } from '../units/time';
+import { briefInput, type ParsedBrief } from './brief';
+import { isTimeMs } from './time-bounds';
 import { fieldErrors, type Checked, type FieldError } from './field-error';
 
 /** Whether a name is a time zone this engine knows. */
@@ -25,13 +28,23 @@ export function isTimeZone(name: string): boolean {
 }
 
 const HAS_OFFSET = /(Z|[+-]\d{2}:\d{2})$/;
+/** From the beginning to being ready: nobody plans one set over longer. */
+export const LONGEST_SPAN_DAYS = 30;
+/** Drawn heads times sections that one forecast may ask for: about three seconds of work. */
+export const MOST_DRAWN_SECTIONS = 600_000;
 
 function readTime(text: string, timeZone: string | undefined, path: string): Checked<number> {
   const wrong = (message: string) => ({ ok: false, errors: [{ path, message }] }) as const;
   try {
-    if (HAS_OFFSET.test(text)) return { ok: true, value: Temporal.Instant.from(text).epochMilliseconds };
-    if (!timeZone) return wrong(`${path} has no offset: write one, as in ${text}+01:00, or give a timeZone`);
-    return { ok: true, value: Temporal.PlainDateTime.from(text).toZonedDateTime(timeZone).epochMilliseconds };
+    const hasOffset = HAS_OFFSET.test(text);
+    if (!hasOffset && !timeZone)
+      return wrong(`${path} has no offset: write one, as in ${text}+01:00, or give a timeZone`);
+    const ms = hasOffset
+      ? Temporal.Instant.from(text).epochMilliseconds
+      : Temporal.PlainDateTime.from(text).toZonedDateTime(timeZone!).epochMilliseconds;
+    return isTimeMs(ms)
+      ? { ok: true, value: ms }
+      : wrong(`${path} “${text}” is out of range; give a time from 1970 to 2199`);
   } catch {
     return wrong(`${path} “${text}” is not a time that exists`);
   }
@@ -39,6 +52,7 @@ function readTime(text: string, timeZone: string | undefined, path: string): Che
 
 function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
   const areaCm2 = scalpAreaCm2(head.circumferenceCm);
+  const density = HEAD_RANGES.densityPerCm2;
   const fromPonytail =
     head.ponytailCircumferenceCm === undefined
       ? undefined
@@ -46,17 +60,17 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
   if (
     head.densityPerCm2 === undefined &&
     fromPonytail !== undefined &&
-    (fromPonytail < 40 || fromPonytail > 350)
+    (fromPonytail < density.low || fromPonytail > density.high)
   ) {
     errors.push({
       path: 'head.ponytailCircumferenceCm',
-      message: `that ponytail would mean ${Math.round(fromPonytail)} hairs per cm²; 40 to 350 is possible. Measure it again, gripped firmly`,
+      message: `that ponytail would mean ${Math.round(fromPonytail)} hairs per cm²; ${density.low} to ${density.high} is possible. Measure it again, gripped firmly`,
     });
   }
   const { stretchedLengthCm: length } = head;
   return {
     circumferenceCm: head.circumferenceCm,
-    densityPerCm2: head.densityPerCm2 ?? fromPonytail ?? DEFAULT_DENSITY_PER_CM2,
+    densityPerCm2: head.densityPerCm2 ?? fromPonytail ?? USUAL_HEAD.densityPerCm2,
     strandDiameterUm: head.strandDiameterUm,
     naturalCoilDiameterMm: head.naturalCoilDiameterMm,
     shrinkage: head.shrinkage,
@@ -211,6 +225,19 @@ export function readBrief(raw: unknown): Checked<Brief> {
   const [startAtMs, wearByMs] = [times[0] ?? null, times[1] ?? null];
   if (startAtMs !== null && wearByMs !== null && startAtMs >= wearByMs) {
     errors.push({ path: 'wearBy', message: 'wearBy must be later than startAt' });
+  }
+  if (startAtMs !== null && wearByMs !== null && wearByMs - startAtMs > LONGEST_SPAN_DAYS * DAY_MS) {
+    errors.push({
+      path: 'wearBy',
+      message: `wearBy must be at most ${LONGEST_SPAN_DAYS} days after startAt`,
+    });
+  }
+  const mostDraws = Math.floor(MOST_DRAWN_SECTIONS / total);
+  if (input.draws > mostDraws) {
+    errors.push({
+      path: 'draws',
+      message: `${total} sections can be drawn at most ${mostDraws} times; ${input.draws} was given`,
+    });
   }
   if (errors.length > 0) return { ok: false, errors };
   const offset = HAS_OFFSET.exec(input.wearBy ?? input.startAt ?? '')?.[0];

@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { HEAD_RANGES } from './ranges';
 import { PANEL_IDS } from '../parting/panel';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { MAX_SECTIONS } from '../parting/generate';
-import { bounded, choice } from './field';
+import { bounded, choice, within } from './field';
 
 const sectionKey = z.string().min(1, 'name the section by its key').max(120);
 const coordinate = bounded('a line of the recipe', -4, 4);
@@ -30,7 +31,7 @@ export const recipeInput = z.strictObject({
   v: z.literal(1, {
     error: 'this version reads recipes of version 1; leave the recipe out to part the head anew',
   }),
-  C: bounded('circumference of the recipe', 46, 66, 'cm'),
+  C: within('circumference of the recipe', HEAD_RANGES.circumferenceCm, 'cm'),
   pattern: choice('parting pattern', PARTING_PATTERNS),
   part: z.strictObject({
     kind: choice('part', PART_LINES),

@@ -35,6 +35,7 @@ export interface InstallParts {
   readonly ends: number;
   readonly brushing: number;
 }
+/** Their names, in the order of the work. */
 export const INSTALL_PARTS = ['parting', 'product', 'setting', 'root', 'ends', 'brushing'] as const;
 
 /**

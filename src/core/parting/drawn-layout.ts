@@ -4,6 +4,7 @@ import { hairlinePolygon } from '../sphere/hairline';
 import { polygonCentroid } from '../sphere/polygon';
 import { remembered } from '../remembered';
 import type { Layout } from './layout';
+import type { Winding } from './winding';
 import { clearAt, visualCentre } from './visual-centre';
 import { zoneOutlines } from './zone-outlines';
 
@@ -22,14 +23,16 @@ export interface DrawnSection {
   readonly x: number;
   readonly y: number;
   readonly clearRadius: number;
-  readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  readonly winding: Winding;
   /** Side of a half-head trial: its product; null where all have the same. */
   readonly product: string | null;
   /** Points along a lane, from the back; null for sections that are not lanes. */
   readonly spine: readonly { readonly x: number; readonly y: number }[] | null;
 }
 
+/** Across a drawing: chart units of R to the units of the drawing, the client’s left on the left. */
 export const drawnX = (point: ChartPoint): number => DRAWING.poleX + UNITS_PER_R * point.x;
+/** Down a drawing: the face is up on the chart and on the drawing. */
 export const drawnY = (point: ChartPoint): number => DRAWING.poleY - UNITS_PER_R * point.y;
 /** The place on the chart of a point of the drawing. */
 export const chartAt = (x: number, y: number): ChartPoint => ({

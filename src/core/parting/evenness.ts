@@ -1,3 +1,4 @@
+import { thresholds } from '../coefficients/thresholds';
 import { remembered } from '../remembered';
 import {
   RADIUS_CM_PER_CIRCUMFERENCE_CM,
@@ -24,8 +25,6 @@ export interface Evenness {
 }
 
 const TURN = Math.PI / 30;
-const SMALL_SHARE = 0.6;
-const LONG_ASPECT = 3;
 
 type Vector = readonly [number, number, number];
 const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
@@ -114,7 +113,11 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
     },
     mirrorCm: isMirrored ? mirrorError(sections) * RADIUS_CM_PER_CIRCUMFERENCE_CM * recipe.C : null,
     odd: sections
-      .filter((_, i) => loads[i]! < SMALL_SHARE * mean || (!isLanes && aspects[i]! > LONG_ASPECT))
+      .filter(
+        (_, i) =>
+          loads[i]! < thresholds.value.smallSection * mean ||
+          (!isLanes && aspects[i]! > thresholds.value.longSection),
+      )
       .map(({ number }) => number),
   };
 }

@@ -7,6 +7,7 @@ import type { PartingPattern, PartLine } from './pattern';
 import { cutForLoad, planPanel } from './plan-panel';
 import { UNEDITED, type Recipe, type RecipePanel } from './recipe';
 
+/** Fewer than two sections are no parting; more than six hundred nobody sets. */
 export const MIN_SECTIONS = 2;
 export const MAX_SECTIONS = 600;
 

@@ -9,6 +9,7 @@ import { bandOf } from './plan-panel';
 import { editCells, type Cell } from './recipe-edits';
 import type { Quadrant } from './quadrant';
 import type { Recipe } from './recipe';
+import type { Winding } from './winding';
 
 /** One section of a layout, on the chart of a head with R = 1. */
 export interface LaidSection {
@@ -29,7 +30,7 @@ export interface LaidSection {
   /** Coordinates it can be cut along; null once it was joined or cut out. */
   readonly frame: CutFrame | null;
   /** Which way hair is wound: away from the face at the front hairline, else alternating. */
-  readonly winding: 'away-from-face' | 'to-left' | 'to-right';
+  readonly winding: Winding;
   /** Which product it gets where sides differ; null where all get the same. */
   readonly product: string | null;
   /** Middle line of a lane from the back; null for sections that are not lanes. */

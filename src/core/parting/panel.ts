@@ -41,6 +41,7 @@ export const PANELS = {
 } as const satisfies Record<string, PanelShape>;
 
 export type PanelId = keyof typeof PANELS;
+/** Every panel that a parting may have, by its name in a recipe. */
 export const PANEL_IDS = Object.keys(PANELS) as PanelId[];
 
 /** Panels that are one zone, worked in its own way. */

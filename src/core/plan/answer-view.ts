@@ -11,10 +11,6 @@ import { finishForecast, forecastBasis } from './forecast';
 import { forecastView, type ForecastView } from './forecast-view';
 import { layoutFor, layoutKey } from './layout-for';
 
-/** Heads drawn before a plan is shown again, and in the end: what is printed or kept is drawn as often. */
-export const SHOWN_AT_DRAWS: readonly number[] = [200, 1000];
-export const SETTLED_DRAWS = 1000;
-
 /** A forecast with its sections ready to draw. */
 export interface AnsweredView {
   readonly view: ForecastView;

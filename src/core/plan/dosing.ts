@@ -1,18 +1,6 @@
-import { doseVerdict, inHands, recommendedDoseG, type DoseVerdict } from '../products/dose';
-import type { DosedLayer } from '../products/layer';
-import type { HandUnitId } from '../products/hand-units';
+import { doseVerdict, inHands, recommendedDoseG, type Dose } from '../products/dose';
 import { washOffResidueG } from '../products/residue';
-import type { Brief } from './brief';
-
-/** A layer as it is dosed: how much, in what units, and whether that is about right. */
-export interface Dose {
-  readonly layer: DosedLayer;
-  readonly recommendedG: number;
-  readonly verdict: DoseVerdict;
-  readonly inHands: { readonly unit: HandUnitId; readonly amount: number };
-  /** Left on the hair after the next wash, g. */
-  readonly leftAfterWashG: number;
-}
+import type { Brief } from '../brief/brief';
 
 /** Doses of the layers: what the brief says, or what is recommended. */
 export function dosesOf(brief: Brief, dryMassG: number): Dose[] {

@@ -1,3 +1,4 @@
+import { drying, dryness } from '../coefficients/drying';
 import { POROSITY } from '../coefficients/hair';
 import { drawDrying, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import {
@@ -29,12 +30,9 @@ import { interpolate } from '../stats/interpolate';
 import { quantiles } from '../stats/quantile';
 import type { Spread } from '../stats/spread';
 import { techniqueOf } from '../techniques';
-import type { Brief, ZoneSet } from './brief';
+import type { Brief, ZoneSet } from '../brief/brief';
 import type { SectionPlan } from './section-forecasts';
 import { planWaiting, type WaitingPlan } from './waiting-plan';
-
-/** A head is called surely dry at this chance; schedules leave time for it. */
-export const SURE = 0.9;
 
 /** The drying of one plan before anything uncertain is drawn: one run for each of a range of drying rates. */
 export interface DryingBasis {
@@ -61,6 +59,8 @@ export interface DryingForecast {
 }
 
 const CURVE_POINTS = 32;
+/** Chance up to which the curve is drawn. */
+const CURVE_TO = 0.99;
 
 /** Times over the rate axis for a zone's section: the typical one, or the largest that decides the whole. */
 export function sectionTimes(table: RateTable, zone: Zone, level: Level): TimesByRate {
@@ -112,14 +112,11 @@ function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: W
   });
 }
 
-/** Hair spreads over this many times the length its wraps would take edge to edge, as far as the rod goes (fitted). */
-const SPREAD_ON_ROD = 2.2;
-
 /** Width of rod that hair lies on, mm. */
 const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number): number => {
   const axial = sections.map(({ form }) => form.fit?.axialMm ?? 0);
   const mean = axial.reduce((sum, mm) => sum + mm, 0) / axial.length;
-  return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, SPREAD_ON_ROD * mean));
+  return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, drying.value.spreadOnRod * mean));
 };
 
 /**
@@ -201,7 +198,7 @@ export function dryingForecast(
     drawn.length > 0
       ? drawnSpread(drawn.map((head) => head[key]))
       : drySpread(belief, level ? wholeHeadTimes(table, level) : all);
-  const [sureAfterH, end] = hoursForChances(belief, all, [SURE, 0.99]) as [number, number];
+  const [sureAfterH, end] = hoursForChances(belief, all, [dryness.value.sure, CURVE_TO]) as [number, number];
   return {
     table,
     belief,

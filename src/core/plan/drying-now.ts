@@ -1,3 +1,4 @@
+import { dryness } from '../coefficients/drying';
 import { beliefAfterChecks, type DrynessCheck } from '../drying/dryness-checks';
 import { LEVELS } from '../drying/nodes';
 import {
@@ -24,7 +25,7 @@ export interface DryingNow {
 }
 
 /** Chance from which a takedown needs no reason. */
-export const DRY_ENOUGH = 0.8;
+export const DRY_ENOUGH = dryness.value.dryEnough;
 
 const slowestOf = (levels: readonly TimesByRate[]): TimesByRate => ({
   lnRates: levels[0]!.lnRates,

@@ -7,7 +7,7 @@ import { hairMoisture } from '../drying/start-moisture';
 import { techniqueOf } from '../techniques';
 import type { Reason } from '../wear/reason';
 import { startStates } from '../coefficients/start-states';
-import type { Brief } from './brief';
+import type { Brief } from '../brief/brief';
 import type { DryingBasis } from './drying-forecast';
 
 /** The head and room that a plan is compared with, one thing at a time. */

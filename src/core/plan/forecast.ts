@@ -1,3 +1,4 @@
+import { drying as dryingTable } from '../coefficients/drying';
 import { result as resultTable, handsOn as handsOnTable } from '../coefficients/result';
 import { dueCautions } from '../advice/cautions';
 import { equilibriumRegain } from '../drying/sorption';
@@ -13,11 +14,13 @@ import { spreadByLn } from '../stats/spread';
 import { techniqueOf } from '../techniques';
 import type { KnotForm } from '../techniques/knot-form';
 import type { ToolFit } from '../techniques/rod-fit';
+import { toolKinds, type ToolKindId, type ToolShort } from '../techniques/tool-kind';
 import { clamp } from '../units/clamp';
 import type { Look } from '../wear/look';
 import type { Reason } from '../wear/reason';
-import type { Brief } from './brief';
-import { dosesOf, type Dose } from './dosing';
+import type { Brief } from '../brief/brief';
+import { dosesOf } from './dosing';
+import type { Dose } from '../products/dose';
 import {
   dampAtTakedown,
   drawHeads,
@@ -27,7 +30,7 @@ import {
   type DryingForecast,
 } from './drying-forecast';
 import { dryingReasons } from './drying-reasons';
-import { evennessCv } from './evenness';
+import { hairCountCv } from './hair-variation';
 import { isoWithOffset } from './iso-time';
 import { resultOf, type SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
@@ -36,9 +39,6 @@ import { zoneVerdicts } from './zone-verdicts';
 
 /** Version of the models: frozen forecasts say which one made them. */
 export const MODEL_VERSION = '2026.12';
-
-/** Equilibrium with the room above which hair does not stay dry (drying §2). */
-const ROOM_TOO_DAMP_REGAIN = 0.215;
 
 /** A plan in the open format, and what the screens need beyond it. */
 export interface Forecast {
@@ -128,6 +128,23 @@ function toolSizes(sections: readonly SectionPlan[]): PlanFile['tools'] {
   return [...sizes.values()].sort((a, b) => a.diameterMm - b.diameterMm);
 }
 
+/** Sizes of which fewer are owned than the plan takes over all zones; where none is said to be owned nothing is known. */
+function toolsShort(sizes: PlanFile['tools']): ToolShort[] {
+  const bySize = new Map<string, ToolShort>();
+  for (const { kind, diameterMm, needed, owned } of sizes) {
+    const keptAs = toolKinds[kind as ToolKindId].keptAs;
+    const key = `${keptAs}/${diameterMm}`;
+    const before = bySize.get(key);
+    bySize.set(key, {
+      kind: keptAs,
+      diameterMm,
+      needed: (before?.needed ?? 0) + needed,
+      owned: Math.max(before?.owned ?? 0, owned),
+    });
+  }
+  return [...bySize.values()].filter(({ needed, owned }) => owned > 0 && needed > owned);
+}
+
 /** What the minutes of setting go into, most first. */
 function handsOnReasons(brief: Brief, sections: readonly SectionPlan[]): Reason[] {
   const texts: Readonly<Record<keyof InstallParts, string>> = {
@@ -201,7 +218,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       hairCount: sum(sections, (s) => s.hairCount),
       dryMassG,
     },
-    sections: sections.map(({ number, zone, side, areaCm2, hairCount }) => ({
+    sections: sections.map(({ number, zone, side, areaCm2, hairCount, tool: own }) => ({
       number,
       zone,
       side,
@@ -209,6 +226,8 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       hairCount,
       order: number,
       technique: brief.zones[zone].technique,
+      toolDiameterMm: own?.diameterMm ?? null,
+      winding: layout.sections[number - 1]!.winding,
     })),
     zones: verdicts.map(({ zone, technique, sections: count, lengthCm, problem, proposals }) => ({
       zone,
@@ -218,7 +237,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       problem,
       proposals: [...proposals],
     })),
-    evenness: { hairCountCv: evennessCv(sections) },
+    evenness: { hairCountCv: hairCountCv(sections) },
     tool,
     tools: toolSizes(sections),
     handsOn: {
@@ -283,15 +302,16 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     cautions: dueCautions({
       brief,
       daysInSet: null,
-      came: {
-        roomStaysDamp: equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >= ROOM_TOO_DAMP_REGAIN,
+      facts: {
+        roomStaysDamp:
+          equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >=
+          dryingTable.value.roomTooDampRegain,
         chanceDryAtTakedown: chanceAtTakedown,
         dryingWindowH: schedule?.dryingWindowH ?? null,
         asleep: schedule?.asleep ?? [],
         hotHours: hotHours(brief, drying.dryAfterH.p50),
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
-        toolsNeeded: tool?.needed ?? 0,
-        toolsOwned: tool?.owned ?? 0,
+        toolsShort: toolsShort(toolSizes(sections)),
         doses,
         productPerG: sum(doses, (dose) => dose.layer.grams) / dryMassG,
         zones: verdicts,

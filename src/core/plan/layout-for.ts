@@ -1,7 +1,7 @@
 import { generateRecipe, type OwnZone, type PartingSpec } from '../parting/generate';
 import { layOut, type Layout } from '../parting/layout';
 import { techniqueOf } from '../techniques';
-import type { Brief } from './brief';
+import type { Brief } from '../brief/brief';
 
 /** What decides how the head is parted, and nothing else. */
 export function partingSpec({ head, set, zones, parting }: Brief): PartingSpec {

@@ -3,7 +3,7 @@ import { prepBySetting, prepSteps } from '../coefficients/prep-steps';
 import { startStates } from '../coefficients/start-states';
 import { nearlyDryAfterMin } from '../drying/loose-hair';
 import type { PrepPart } from '../schedule/backward';
-import type { Brief } from './brief';
+import type { Brief } from '../brief/brief';
 import type { SectionPlan } from './section-forecasts';
 
 /**

@@ -15,7 +15,7 @@ import { bundleOf, type BundleSource } from '../techniques/bundle-of';
 import { withEndRod } from '../techniques/end-rod';
 import type { SetForm } from '../techniques/technique';
 import { techniqueOf } from '../techniques';
-import type { Brief, PlannedTool } from './brief';
+import type { Brief, PlannedTool } from '../brief/brief';
 
 /** What is worked out for each section of a plan. */
 export interface SectionPlan {

@@ -1,3 +1,5 @@
+import { result } from '../coefficients/result';
+import { FULL_SCALE } from '../products/role';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { curlAfterTakedown, type VisibleCurl } from '../curl/after-takedown';
 import { ZONES, type Zone } from '../hair/zone';
@@ -9,9 +11,9 @@ import { definitionTerms, frizzTerms, lookOf, volumeTerms, type Look } from '../
 import type { Reason } from '../wear/reason';
 import { retentionFactors, retentionLeft, setRetention, straightenedLeft } from '../wear/retention';
 import { nightOf, sizeDoublings, type SetFacts } from '../wear/set-facts';
-import type { Brief } from './brief';
-import type { Dose } from './dosing';
-import { evennessCv } from './evenness';
+import type { Brief } from '../brief/brief';
+import type { Dose } from '../products/dose';
+import { hairCountCv } from './hair-variation';
 import type { SectionPlan } from './section-forecasts';
 import type { ZoneGroup } from './zone-groups';
 
@@ -42,16 +44,13 @@ export interface SetResult {
 
 /** Longest that a style is followed, days. */
 const MOST_DAYS = 45;
-/** What a faded set costs the look: definition lost, frizz and volume gained when all of it is gone (set-geometry §9). */
-const FADED = { definition: -7.5, frizz: 5, volume: 1.5 } as const;
-
 /** Factors this near to 1 say nothing to a stylist. */
 const SMALLEST_FACTOR = 0.01;
 
 const WEAK_ENDS = ['due-a-trim', 'transitioning', 'heat-damaged', 'blunt-trim'];
 
 const holdOf = ({ layer }: Dose) =>
-  layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / 5;
+  layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / FULL_SCALE;
 
 /** The strongest hold of the layers and the product that brings it. */
 function strongestHold(doses: readonly Dose[]): { hold: number; holdName: string | null } {
@@ -82,7 +81,7 @@ function setFacts(
     coilDiameterMm: coil,
     sizeDoublings:
       sections.reduce((sum, s) => sum + s.hairCount * sizeDoublings(s.form.definingMm, coil), 0) / hairs,
-    unevenness: evennessCv(sections),
+    unevenness: hairCountCv(sections),
     ...hold,
     damp,
     brushedThrough: brief.set.brushedThrough,
@@ -164,12 +163,13 @@ export function resultOf(
     const curls = day === 0 ? firstCurls : samples.map((sample) => curlOn(brief, sample, day, days.p50));
     const mean = (of: (curl: VisibleCurl) => number) =>
       curls.reduce((sum, curl, i) => sum + of(curl) * samples[i]!.share, 0);
+    const c = result.value;
     const gone = 1 - retentionLeft(day, days.p50);
     return {
       day,
-      definition: clamp(definition.value + FADED.definition * gone, 0, 10),
-      frizz: clamp(frizz.value + FADED.frizz * gone, 0, 10),
-      volume: clamp(volume.value + night.volume * day + FADED.volume * gone, 0, 10),
+      definition: clamp(definition.value + c.fadedDefinition * gone, 0, 10),
+      frizz: clamp(frizz.value + c.fadedFrizz * gone, 0, 10),
+      volume: clamp(volume.value + night.volume * day + c.fadedVolume * gone, 0, 10),
       curlDiameterMm: mean((curl) => curl.diameterMm),
       stretch: mean((curl) => curl.stretch),
       visibleLengthCm: Object.fromEntries(

@@ -12,7 +12,7 @@ import {
   type WaitingHair,
   type WaitingZone,
 } from '../drying/waiting';
-import type { Brief } from './brief';
+import type { Brief } from '../brief/brief';
 import type { SectionPlan } from './section-forecasts';
 
 /** A clipped-away quarter of the head: when it is worked, and when it wants misting first. */

@@ -1,5 +1,5 @@
 import { ZONES, type Zone } from '../hair/zone';
-import type { Brief, ZoneSet } from './brief';
+import type { Brief, ZoneSet } from '../brief/brief';
 import type { SectionPlan } from './section-forecasts';
 
 /** Zones in which the very same is done, and their sections. */

@@ -1,20 +1,10 @@
 import { startStates } from '../coefficients/start-states';
-import { ZONES, type Zone } from '../hair/zone';
-import { techniqueOf, type TechniqueId } from '../techniques';
-import { carryProblem, carryProposals, type CarryProblem, type CarryProposal } from '../techniques/carrying';
-import type { Brief } from './brief';
+import { ZONES } from '../hair/zone';
+import { techniqueOf } from '../techniques';
+import { carryProblem, carryProposals } from '../techniques/carrying';
+import type { ZoneVerdict } from '../techniques/zone-verdict';
+import type { Brief } from '../brief/brief';
 import { sourceOf, type SectionPlan } from './section-forecasts';
-
-/** What is done in a zone, and whether its hair can carry it. */
-export interface ZoneVerdict {
-  readonly zone: Zone;
-  readonly technique: TechniqueId;
-  readonly sections: number;
-  readonly lengthCm: number;
-  readonly problem: CarryProblem | null;
-  /** What can be done there instead; empty without a problem. */
-  readonly proposals: readonly CarryProposal[];
-}
 
 /** Says for each zone whether its hair can carry what is planned there, and what could be done if not. */
 export function zoneVerdicts(brief: Brief, sections: readonly SectionPlan[]): ZoneVerdict[] {
@@ -40,18 +30,4 @@ export function zoneVerdicts(brief: Brief, sections: readonly SectionPlan[]): Zo
       },
     ];
   });
-}
-
-/** Verdicts with the same problem and the same way out together: two sides of a tapered cut are one thing to mend. */
-export function groupedVerdicts<V extends { readonly problem: unknown; readonly proposals: unknown }>(
-  verdicts: readonly V[],
-): [V, ...V[]][] {
-  const groups = new Map<string, [V, ...V[]]>();
-  for (const verdict of verdicts) {
-    const key = JSON.stringify([verdict.problem, verdict.proposals]);
-    const own = groups.get(key);
-    if (own) own.push(verdict);
-    else groups.set(key, [verdict]);
-  }
-  return [...groups.values()];
 }

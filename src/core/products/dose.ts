@@ -2,6 +2,7 @@ import { POROSITY, STRAND_UM, type Porosity } from '../coefficients/hair';
 import { handsOn } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { productRoles, type RoleId } from '.';
+import type { DosedLayer } from './layer';
 import { handUnitG, handUnits, type HandUnitId, type WeighedUnits } from './hand-units';
 
 /** What a dose depends on besides the product. */
@@ -23,7 +24,7 @@ export function recommendedDoseG(role: RoleId, context: DoseContext): number {
   return (
     product.dosePerG *
     context.dryMassG *
-    (STRAND_UM.medium / context.strandUm) ** 0.7 *
+    (STRAND_UM.medium / context.strandUm) ** handsOn.value.doseStrandPower *
     POROSITY[context.porosity].dose *
     startStates[context.startState].doseFactor *
     handsOn.value.dosePasses
@@ -32,13 +33,13 @@ export function recommendedDoseG(role: RoleId, context: DoseContext): number {
 
 export type DoseVerdict = 'little' | 'right' | 'much';
 
-/** Doses outside this share of the recommended one are flagged; ± 30 % is the range of the recommendation itself. */
-const LITTLE = 0.55;
-const MUCH = 1.7;
-
-/** Whether a dose is about right (assumed limits, well outside the range of the recommendation). */
+/** Whether a dose is about right; the limits lie well outside ± 30 %, the range of the recommendation itself. */
 export const doseVerdict = (grams: number, recommendedG: number): DoseVerdict =>
-  grams < LITTLE * recommendedG ? 'little' : grams > MUCH * recommendedG ? 'much' : 'right';
+  grams < handsOn.value.doseLittle * recommendedG
+    ? 'little'
+    : grams > handsOn.value.doseMuch * recommendedG
+      ? 'much'
+      : 'right';
 
 /** A dose in the unit that hands use for that product, or in a larger one where it would be too many to count. */
 export function inHands(
@@ -53,4 +54,14 @@ export function inHands(
     return upTo && amount > upTo.count ? inUnit(upTo.then) : { unit, amount };
   };
   return inUnit(handUnit);
+}
+
+/** A layer as it is dosed: how much, in what units, and whether that is about right. */
+export interface Dose {
+  readonly layer: DosedLayer;
+  readonly recommendedG: number;
+  readonly verdict: DoseVerdict;
+  readonly inHands: { readonly unit: HandUnitId; readonly amount: number };
+  /** Left on the hair after the next wash, g. */
+  readonly leftAfterWashG: number;
 }

@@ -1,3 +1,4 @@
+/** Ids of what hands measure with. */
 export const HAND_UNIT_IDS = ['dime', 'pump', 'foam-pump', 'teaspoon'] as const;
 export type HandUnitId = (typeof HAND_UNIT_IDS)[number];
 

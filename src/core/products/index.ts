@@ -29,4 +29,5 @@ export const productRoles = {
 } as const satisfies Record<string, ProductRole>;
 
 export type RoleId = keyof typeof productRoles;
+/** Their ids, as they are offered. */
 export const ROLE_IDS = Object.keys(productRoles) as RoleId[];

@@ -27,5 +27,8 @@ export interface ProductRole {
   readonly isHold: boolean;
 }
 
+/** Full scale of hold and weight as products state them; roles state a share of it. */
+export const FULL_SCALE = 5;
+
 /** Keeps the literal id of a role. */
 export const defineRole = <const R extends ProductRole>(role: R): R => role;

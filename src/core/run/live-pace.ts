@@ -1,7 +1,7 @@
 import { pace as table } from '../coefficients/pace';
 import { Z_90 } from '../stats/normal';
 import type { Spread } from '../stats/spread';
-import type { RunState } from './run-state';
+import { restedMs, type RunState } from './run-state';
 
 /** How the set is going against its plan. */
 export interface LivePace {
@@ -29,17 +29,18 @@ export function livePace(
 ): LivePace {
   const c = table.value;
   const done = state.doneOrder;
-  const lastMs = done.length === 0 ? startedAtMs : state.doneAtMs.get(done[done.length - 1]!)!;
-  const pauseMs = state.pausedMs;
-  const workedMin = Math.max(0.01, (lastMs - startedAtMs - pauseMs) / 60_000);
+  const lastMs = Math.max(startedAtMs, ...state.doneAtMs.values());
+  // A pause belongs to the section it falls in: one after the last done section takes nothing off those before.
+  const workedMs = (fromMs: number, untilMs: number) =>
+    untilMs - fromMs - restedMs(state.pauses, fromMs, untilMs);
+  const workedMin = Math.max(0.01, workedMs(startedAtMs, lastMs) / 60_000);
   const plannedDone = done.reduce((sum, number) => sum + plannedMin[number - 1]!, 0);
   const ratio = done.length === 0 ? 1 : workedMin / plannedDone;
   const pace = Math.exp((Math.log(ratio) * done.length) / (done.length + c.priorSections));
   const open = plannedMin.filter((_, i) => !state.doneAtMs.has(i + 1));
   const leftMin = pace * open.reduce((sum, min) => sum + min, 0);
   // Work already put into the open section counts, but never more than that section.
-  const waitingMs = state.pausedSinceMs === null ? nowMs - lastMs : state.pausedSinceMs - lastMs;
-  const begunMin = Math.min(pace * (open[0] ?? 0), Math.max(0, waitingMs / 60_000));
+  const begunMin = Math.min(pace * (open[0] ?? 0), Math.max(0, workedMs(lastMs, nowMs) / 60_000));
   const sd =
     open.length === 0
       ? 0

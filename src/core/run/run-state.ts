@@ -1,90 +1,150 @@
-/** What can happen to a set at the chair. Events are only ever added; the state is read off them. */
-export type RunEventKind =
-  'section-done' | 'section-undone' | 'paused' | 'resumed' | 'misted' | 'taken-down' | 'note';
+import type { RunEvent, RunEventDetail } from './run-event';
 
-export const RUN_EVENT_KINDS = [
-  'section-done',
-  'section-undone',
-  'paused',
-  'resumed',
-  'misted',
-  'taken-down',
-  'note',
-] as const satisfies readonly RunEventKind[];
+/** A stretch in which the hands rested; `untilMs` is null while it lasts. */
+export interface Pause {
+  readonly fromMs: number;
+  readonly untilMs: number | null;
+}
 
-export interface RunEvent {
+/** One dryness check as it stands. */
+export interface FeltCheck {
   readonly id: string;
-  readonly kind: RunEventKind;
+  readonly sectionNumber: number;
+  readonly level: NonNullable<RunEvent['level']>;
+  readonly feel: NonNullable<RunEvent['feel']>;
   readonly atMs: number;
-  readonly sectionNumber: number | null;
-  /** Words of a note, or why a damp set was taken down all the same. */
-  readonly note: string | null;
 }
 
 /** Where a set stands, read off its events. */
 export interface RunState {
+  /** Events that count, corrected, in the set's own order. */
+  readonly standing: readonly RunEvent[];
   /** When each section was done, by number. */
   readonly doneAtMs: ReadonlyMap<number, number>;
+  /** The taps that say so, by number: what an undo takes back. */
+  readonly doneBy: ReadonlyMap<number, readonly string[]>;
   /** Section numbers in the order they were done. */
   readonly doneOrder: readonly number[];
+  readonly pauses: readonly Pause[];
   readonly isPaused: boolean;
-  /** Time with hands on the hair since the start, without pauses, until the last event or the end. */
-  readonly pausedMs: number;
   readonly pausedSinceMs: number | null;
   readonly lastMistAtMs: number | null;
-  /** When the last section was done; null while any is open. */
+  readonly checks: readonly FeltCheck[];
+  /** When the last section was done, or the set was said to be finished; null while any is open. */
   readonly installedAtMs: number | null;
+  /** When it was said to be dry all over; null where nobody said so. */
+  readonly driedAtMs: number | null;
   readonly takenDownAtMs: number | null;
   readonly phase: 'setting' | 'drying' | 'worn';
 }
 
+/** The set's own order: as the server received it, then what is still on its way, each device in its own order. */
+function inOrder(events: readonly RunEvent[]): RunEvent[] {
+  const seen = new Set<string>();
+  return events
+    .map((event, i) => ({ event, place: event.sequence ?? Number.MAX_SAFE_INTEGER, i }))
+    .sort((a, b) => a.place - b.place || a.i - b.i)
+    .map(({ event }) => event)
+    .filter(({ id }) => !seen.has(id) && seen.add(id));
+}
+
 /**
- * Replays the events of a set. Order of time decides; an undo takes back its section wherever it stands,
- * and the same event twice counts once.
+ * Corrections carried out: what was taken back is gone, what was moved has its new time. Read from the newest, so
+ * that a correction may itself be taken back.
+ */
+function corrected(ordered: readonly RunEvent[]): RunEvent[] {
+  const gone = new Set<string>();
+  const movedTo = new Map<string, number>();
+  for (const event of [...ordered].reverse()) {
+    if (gone.has(event.id)) continue;
+    if (event.kind === 'taken-back') for (const id of event.of ?? []) gone.add(id);
+    else if (event.kind === 'moved')
+      for (const id of event.of ?? []) if (!movedTo.has(id)) movedTo.set(id, event.toMs ?? event.atMs);
+  }
+  return ordered
+    .filter(({ id }) => !gone.has(id))
+    .map((event) => ({ ...event, atMs: movedTo.get(event.id) ?? event.atMs }));
+}
+
+/**
+ * Replays the events of a set. The order is the server's, so that a wrong clock reorders nothing; an undo takes
+ * back the taps it names (those before it, where an old one names none), and the same event twice counts once.
  *
  * @param sectionCount sections of the set
  */
 export function runState(events: readonly RunEvent[], sectionCount: number): RunState {
-  const seen = new Set<string>();
-  const ordered = [...events]
-    .filter((event) => !seen.has(event.id) && seen.add(event.id))
-    .sort((a, b) => a.atMs - b.atMs);
-  const done = new Map<number, number>();
-  let pausedMs = 0;
-  let pausedSinceMs: number | null = null;
+  const standing = corrected(inOrder(events));
+  const done = new Map<number, { id: string; atMs: number }[]>();
+  const pauses: { fromMs: number; untilMs: number | null }[] = [];
+  const checks: FeltCheck[] = [];
   let lastMistAtMs: number | null = null;
+  let saidInstalledAtMs: number | null = null;
+  let driedAtMs: number | null = null;
   let takenDownAtMs: number | null = null;
   const resume = (atMs: number) => {
-    if (pausedSinceMs !== null) pausedMs += atMs - pausedSinceMs;
-    pausedSinceMs = null;
+    const open = pauses.at(-1);
+    if (open?.untilMs === null) open.untilMs = Math.max(open.fromMs, atMs);
   };
-  for (const { kind, atMs, sectionNumber } of ordered) {
+  for (const { id, kind, atMs, sectionNumber, of, level, feel } of standing) {
     if (kind === 'section-done' && sectionNumber !== null) {
-      if (!done.has(sectionNumber)) done.set(sectionNumber, atMs);
+      done.set(sectionNumber, [...(done.get(sectionNumber) ?? []), { id, atMs }]);
       resume(atMs);
-    } else if (kind === 'section-undone' && sectionNumber !== null) done.delete(sectionNumber);
-    else if (kind === 'paused') pausedSinceMs ??= atMs;
-    else if (kind === 'resumed') resume(atMs);
-    else if (kind === 'misted') lastMistAtMs = atMs;
+    } else if (kind === 'section-undone' && sectionNumber !== null) {
+      const left = of === null ? [] : (done.get(sectionNumber) ?? []).filter((tap) => !of.includes(tap.id));
+      if (left.length > 0) done.set(sectionNumber, left);
+      else done.delete(sectionNumber);
+    } else if (kind === 'paused') {
+      if (pauses.at(-1)?.untilMs !== null) pauses.push({ fromMs: atMs, untilMs: null });
+    } else if (kind === 'resumed') resume(atMs);
+    else if (kind === 'misted') lastMistAtMs = Math.max(lastMistAtMs ?? 0, atMs);
+    else if (kind === 'felt' && sectionNumber !== null && level && feel)
+      checks.push({ id, sectionNumber, level, feel, atMs });
+    else if (kind === 'installed') saidInstalledAtMs = atMs;
+    else if (kind === 'dried') driedAtMs = atMs;
     else if (kind === 'taken-down') takenDownAtMs = atMs;
   }
-  const doneOrder = [...done.entries()].sort((a, b) => a[1] - b[1]).map(([number]) => number);
-  const installedAtMs = done.size === sectionCount ? Math.max(...done.values()) : null;
+  const doneAtMs = new Map([...done].map(([number, taps]) => [number, taps[0]!.atMs]));
+  const doneOrder = [...done.keys()];
+  const installedAtMs = done.size === sectionCount ? Math.max(...doneAtMs.values()) : saidInstalledAtMs;
+  const open = pauses.at(-1);
+  const pausedSinceMs = open?.untilMs === null ? open.fromMs : null;
   return {
-    doneAtMs: done,
+    standing,
+    doneAtMs,
+    doneBy: new Map([...done].map(([number, taps]) => [number, taps.map(({ id }) => id)])),
     doneOrder,
+    pauses,
     isPaused: pausedSinceMs !== null,
-    pausedMs,
     pausedSinceMs,
     lastMistAtMs,
+    checks,
     installedAtMs,
+    driedAtMs,
     takenDownAtMs,
     phase: takenDownAtMs !== null ? 'worn' : installedAtMs !== null ? 'drying' : 'setting',
   };
 }
+
+/**
+ * Time rested between two moments.
+ *
+ * @returns ms, never negative; a pause that still lasts counts up to `untilMs`
+ */
+export const restedMs = (pauses: readonly Pause[], fromMs: number, untilMs: number): number =>
+  pauses.reduce(
+    (sum, pause) =>
+      sum + Math.max(0, Math.min(pause.untilMs ?? untilMs, untilMs) - Math.max(pause.fromMs, fromMs)),
+    0,
+  );
 
 /** The section to do next: the lowest open number. Null when all are done. */
 export function nextSection(state: RunState, sectionCount: number): number | null {
   for (let number = 1; number <= sectionCount; number++) if (!state.doneAtMs.has(number)) return number;
   return null;
 }
+
+/** What an undo of a section says: the taps that it takes back. */
+export const undoneOf = (state: RunState, sectionNumber: number): RunEventDetail => ({
+  sectionNumber,
+  of: state.doneBy.get(sectionNumber) ?? null,
+});

@@ -6,10 +6,10 @@ import type { BriefInput } from '../formats/brief';
 import { dryingMethods } from '../drying-methods';
 import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
+import { HOUR_MS } from '../units/time';
 import { layOutDay, type KeptNights, type ScheduleParts } from './backward';
 import { minuteOfDay, nightsBetween } from './sleep';
 
-const HOUR = 3_600_000;
 const NIGHT = { fromMin: minuteOfDay('23:00'), untilMin: minuteOfDay('07:00') };
 const at = (local: string, timeZone: string) =>
   Temporal.PlainDateTime.from(local).toZonedDateTime(timeZone).epochMilliseconds;
@@ -38,11 +38,17 @@ describe('nights', () => {
     const of = (day: string, next: string) =>
       nightsBetween(NIGHT, zone, at(`${day}T22:00`, zone), at(`${next}T08:00`, zone));
     const hours = (day: string, next: string) =>
-      of(day, next).map(({ startMs, endMs }) => (endMs - startMs) / HOUR);
+      of(day, next).map(({ startMs, endMs }) => (endMs - startMs) / HOUR_MS);
     expect(hours('2027-03-20', '2027-03-21')).toEqual([8]);
     expect(hours('2027-03-27', '2027-03-28')).toEqual([7]);
     expect(hours('2026-10-24', '2026-10-25')).toEqual([9]);
     expect(of('2027-03-27', '2027-03-28').map(({ endMs }) => clock(endMs, zone))).toEqual(['07:00']);
+  });
+
+  it('lasts over midnight too when it is nearly a whole day long', () => {
+    const long = { fromMin: minuteOfDay('07:00'), untilMin: minuteOfDay('06:30') };
+    const [night] = nightsBetween(long, 'UTC', at('2027-06-01T08:00', 'UTC'), at('2027-06-01T09:00', 'UTC'));
+    expect((night!.endMs - night!.startMs) / HOUR_MS).toBe(23.5);
   });
 
   it('may be a day’s sleep too, and only those that touch the span are told', () => {
@@ -115,7 +121,7 @@ describe('a day laid out round the night', () => {
         fc.double({ min: 0.5, max: 40, noNaN: true }),
         fc.constantFrom('Europe/Lisbon', 'America/New_York', 'Australia/Lord_Howe', 'UTC'),
         (quarter, installMin, dryingH, timeZone) => {
-          const readyMs = Date.UTC(2027, 0, 1) + (quarter * HOUR) / 4;
+          const readyMs = Date.UTC(2027, 0, 1) + (quarter * HOUR_MS) / 4;
           const own = parts({ installMin, dryingH });
           const free = layOutDay(own, readyMs, null);
           const { blocks, dryingWindowH, asleep } = layOutDay(own, readyMs, null, { hours: NIGHT, timeZone });

@@ -1,4 +1,5 @@
-import type { DryingStep } from '../drying/dry-run';
+import type { DryingStep } from '../drying/dry-run-input';
+import { HOUR_MS, MINUTE_MS } from '../units/time';
 import { nightsBetween, type Sleep, type SleepHours } from './sleep';
 
 /** One block of the ribbon. */
@@ -53,8 +54,6 @@ export interface Schedule {
   readonly nights: readonly Sleep[];
 }
 
-const MINUTE = 60_000;
-const HOUR = 3_600_000;
 /** Nights looked back over for a stretch long enough to work in; then the work is left where it falls. */
 const MOST_NIGHTS_BACK = 7;
 
@@ -63,7 +62,7 @@ function dryingBlocks(steps: readonly DryingStep[], startMs: number, endMs: numb
   const blocks: ScheduleBlock[] = [];
   let at = startMs;
   steps.forEach((step, i) => {
-    const until = i === steps.length - 1 ? endMs : Math.min(endMs, at + step.hours * HOUR);
+    const until = i === steps.length - 1 ? endMs : Math.min(endMs, at + step.hours * HOUR_MS);
     if (until > at)
       blocks.push({ step: 'dry', startMs: at, endMs: until, handsOn: false, method: step.method.id });
     at = Math.max(at, until);
@@ -88,7 +87,7 @@ const overlapMin = (a: { readonly startMs: number; readonly endMs: number }, nig
   nights.reduce(
     (sum, night) => sum + Math.max(0, Math.min(a.endMs, night.endMs) - Math.max(a.startMs, night.startMs)),
     0,
-  ) / MINUTE;
+  ) / MINUTE_MS;
 
 /** What of the blocks needs somebody awake at night. A hood counts for the hours it was asked for. */
 function asleepOf(
@@ -100,7 +99,7 @@ function asleepOf(
     const { step, method = null } = block;
     const asked = steps.find((own) => own.method.id === method);
     if (step === 'dry' && asked?.method.canSleepIn) return [];
-    const endMs = asked ? Math.min(block.endMs, block.startMs + asked.hours * HOUR) : block.endMs;
+    const endMs = asked ? Math.min(block.endMs, block.startMs + asked.hours * HOUR_MS) : block.endMs;
     const minutes = overlapMin({ startMs: block.startMs, endMs }, nights);
     return minutes >= 1 ? [{ step, method, minutes }] : [];
   });
@@ -119,14 +118,14 @@ export function layOutDay(
   startMs: number | null,
   kept: KeptNights | null = null,
 ): Schedule {
-  const separateStart = readyMs - parts.separatingMin * MINUTE;
-  const takedownStart = separateStart - parts.takedownMin * MINUTE;
+  const separateStart = readyMs - parts.separatingMin * MINUTE_MS;
+  const takedownStart = separateStart - parts.takedownMin * MINUTE_MS;
   const prepMin = parts.prep.reduce((sum, part) => sum + part.minutes, 0);
-  const workMs = (prepMin + parts.installMin) * MINUTE;
-  const latest = takedownStart - parts.dryingH * HOUR - workMs;
+  const workMs = (prepMin + parts.installMin) * MINUTE_MS;
+  const latest = takedownStart - parts.dryingH * HOUR_MS - workMs;
   // Under a hood right after the set nobody is in bed yet either.
   const firstAsleep = parts.drying.findIndex(({ method }) => method.canSleepIn);
-  const awakeMs = firstAsleep < 0 ? 0 : hoursOf(parts.drying.slice(0, firstAsleep)) * HOUR;
+  const awakeMs = firstAsleep < 0 ? 0 : hoursOf(parts.drying.slice(0, firstAsleep)) * HOUR_MS;
   const begin = startMs ?? (kept ? beforeTheNight(latest, workMs + awakeMs, kept) : latest);
   const installEnd = begin + workMs;
   let at = begin;
@@ -134,7 +133,7 @@ export function layOutDay(
     const block = {
       step: 'prep' as const,
       startMs: at,
-      endMs: at + minutes * MINUTE,
+      endMs: at + minutes * MINUTE_MS,
       handsOn,
       ...(part ? { part } : {}),
     };
@@ -152,7 +151,7 @@ export function layOutDay(
   ];
   const nights = kept ? nightsBetween(kept.hours, kept.timeZone, begin, readyMs) : [];
   return {
-    dryingWindowH: (takedownStart - installEnd) / HOUR,
+    dryingWindowH: (takedownStart - installEnd) / HOUR_MS,
     blocks,
     asleep: asleepOf(blocks, parts.drying, nights),
     nights,

@@ -43,6 +43,7 @@ export const PAPERS = {
 } as const;
 export type PaperId = keyof typeof PAPERS;
 
+/** Millimetres of a typographic point: 1/72 inch. */
 export const MM_PER_PT = 25.4 / 72;
 
 /** How wide a text is set, mm. */

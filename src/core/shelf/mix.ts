@@ -1,3 +1,4 @@
+import { FULL_SCALE } from '../products/role';
 import { productRoles, type RoleId } from '../products';
 
 /** One ingredient of a mix, in parts by weight. */
@@ -26,9 +27,6 @@ export interface MixedProduct {
   readonly minorPerG: number | null;
 }
 
-/** Full scale of hold as products state it; roles state a share of it. */
-const FULL_HOLD = 5;
-
 /**
  * The means of the ingredients, weighted by their parts. Water adds up exactly; hold and weight are taken to
  * (assumed, there is no published rule for mixes).
@@ -44,7 +42,7 @@ export function mixed(
     ingredients.reduce((sum, { parts, of }) => sum + parts * value(of), 0) / whole;
   return {
     waterShare: mean((of) => of.waterShare ?? productRoles[of.role].waterShare),
-    hold: mean((of) => of.hold ?? FULL_HOLD * productRoles[of.role].hold),
+    hold: mean((of) => of.hold ?? FULL_SCALE * productRoles[of.role].hold),
     weight: mean((of) => of.weight ?? productRoles[of.role].weight),
     hasProtein: ingredients.some(({ of }) => of.hasProtein),
     minorPerG: ingredients.some(({ of }) => of.minorPerG === null) ? null : mean((of) => of.minorPerG ?? 0),

@@ -1,5 +1,6 @@
+import { thresholds } from '../coefficients/thresholds';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
-import { leftNowG, minorPerG, type Stock } from './stock';
+import { isUnmade, leftNowG, minorPerG, type Stock } from './stock';
 
 /** A tub as a plan looks at it. */
 export interface ShelvedProduct extends Stock {
@@ -9,6 +10,9 @@ export interface ShelvedProduct extends Stock {
   readonly sizeG: number | null;
   /** Last day it is good, as an ISO date; null when it keeps. */
   readonly useBy: string | null;
+  /** The recipe it is mixed by; null for what was bought. */
+  readonly mixId: string | null;
+  readonly openedOn: string | null;
 }
 
 /** A size of tool in the drawer. */
@@ -23,6 +27,8 @@ export interface PlanNeeds {
   readonly doses: readonly { readonly role: string; readonly grams: number }[];
   readonly sections: readonly { readonly hairCount: number }[];
   readonly tools: readonly { readonly kind: string; readonly diameterMm: number; readonly needed: number }[];
+  /** How the hair lies on its main tool; null where none is used. */
+  readonly tool?: { readonly smallestFittingDiameterMm: number } | null;
 }
 
 /** One tub against one plan. */
@@ -39,6 +45,8 @@ export interface ProductNeed {
   readonly lastsSections: number;
   /** Whether it is past its day when the set is begun. */
   readonly isPast: boolean;
+  /** A mix of which no batch stands there. */
+  readonly mustBeMade: boolean;
 }
 
 /** One size of tool against one plan. */
@@ -48,7 +56,7 @@ export interface ToolNeed {
   readonly needed: number;
   readonly owned: number;
   readonly short: number;
-  /** The nearest size of the same kind with enough to spare for what is missing. */
+  /** The nearest size of the same kind that would do the job and has enough to spare for what is missing. */
   readonly insteadMm: number | null;
 }
 
@@ -90,6 +98,11 @@ function sectionsReached(sections: PlanNeeds['sections'], needG: number, freeG: 
 const toolKey = (tool: { readonly kind: string; readonly diameterMm: number }) =>
   `${tool.kind}/${tool.diameterMm}`;
 
+/** Whether another size gives about the curl that was wanted, and the hair lies on it in one layer as far as it did. */
+const wouldDo = (mm: number, wantedMm: number, smallestFittingMm: number): boolean =>
+  Math.max(mm / wantedMm, wantedMm / mm) <= thresholds.value.sameCurl &&
+  (mm >= wantedMm || mm >= smallestFittingMm);
+
 /**
  * What of a plan the shelf has, what runs short and by how much, and what it costs.
  *
@@ -121,6 +134,7 @@ export function checkShelf(
         shortG: freeG === null ? 0 : Math.max(0, needG - freeG),
         lastsSections: freeG === null ? plan.sections.length : sectionsReached(plan.sections, needG, freeG),
         isPast: product.useBy !== null && day !== null && product.useBy < day,
+        mustBeMade: isUnmade(product),
       };
     });
 
@@ -138,6 +152,7 @@ export function checkShelf(
     const spare = drawer
       .filter((tool) => tool.kind === kind && tool.diameterMm !== diameterMm)
       .filter((tool) => tool.owned - (wanted.get(toolKey(tool))?.needed ?? 0) >= short)
+      .filter((tool) => wouldDo(tool.diameterMm, diameterMm, plan.tool?.smallestFittingDiameterMm ?? 0))
       .sort((a, b) => Math.abs(a.diameterMm - diameterMm) - Math.abs(b.diameterMm - diameterMm));
     const instead = short > 0 ? spare[0] : undefined;
     return { kind, diameterMm, needed, owned: have, short, insteadMm: instead?.diameterMm ?? null };

@@ -16,6 +16,8 @@ const tub = (change: Partial<ShelvedProduct> = {}): ShelvedProduct => ({
   priceMinor: 1000,
   sizeG: 200,
   useBy: null,
+  mixId: null,
+  openedOn: null,
   ...change,
 });
 const plan = (grams: number, sections = 22) => ({
@@ -100,6 +102,47 @@ describe('what a plan takes from the shelf', () => {
       short: 20,
       insteadMm: null,
     });
+  });
+
+  it('counts a size wanted in two zones once, and offers a neighbour only with enough that nobody else needs', () => {
+    const rods = (mm: number, needed: number) => ({ kind: 'rod', diameterMm: mm, needed });
+    const drawer = (mm: number, owned: number) => ({ kind: 'rod', diameterMm: mm, owned });
+    const check = (tools: ReturnType<typeof rods>[], owned: ReturnType<typeof drawer>[]) =>
+      checkShelf({ ...plan(0), tools }, [], [], owned, none, null).tools;
+    expect(check([rods(16, 20), rods(16, 15)], [drawer(16, 30)])).toMatchObject([{ needed: 35, short: 5 }]);
+    // 18 mm would do for 5 of 16 mm; ten of its twelve are wanted themselves.
+    expect(check([rods(16, 35)], [drawer(16, 30), drawer(18, 5)])[0]!.insteadMm).toBe(18);
+    expect(check([rods(16, 35), rods(18, 10)], [drawer(16, 30), drawer(18, 12)])[0]!.insteadMm).toBeNull();
+  });
+
+  it('a neighbour gives the curl that was wanted within 1.35 of its size, either way', () => {
+    const instead = (mm: number) =>
+      checkShelf(
+        { ...plan(0), tools: [{ kind: 'rod', diameterMm: 20, needed: 5 }] },
+        [],
+        [],
+        [{ kind: 'rod', diameterMm: mm, owned: 9 }],
+        none,
+        null,
+      ).tools[0]!.insteadMm;
+    expect([27, 15].map(instead)).toEqual([27, 15]);
+    expect([28, 14].map(instead)).toEqual([null, null]);
+  });
+
+  it('is used to the last gram: just enough is enough, a hundredth less is short', () => {
+    const of = (leftG: number, usedSinceG = 0) =>
+      checkShelf(plan(44), ['foam'], [tub({ leftG, usedSinceG })], [], none, null).products[0]!;
+    expect(of(44)).toMatchObject({ shortG: 0, lastsSections: 22 });
+    expect(of(100, 56)).toMatchObject({ shortG: 0, lastsSections: 22 });
+    expect(of(43.9).shortG).toBeCloseTo(0.1, 9);
+    expect(of(43.9).lastsSections).toBe(21);
+    expect(of(0)).toMatchObject({ shortG: 44, lastsSections: 0 });
+    expect(of(10, 30)).toMatchObject({ freeG: 0, lastsSections: 0 });
+    expect([tub({ sizeG: 0 }), tub({ sizeG: null }), tub({ priceMinor: null })].map(minorPerG)).toEqual([
+      null,
+      null,
+      null,
+    ]);
   });
 
   it('prices what is priced', () => {
@@ -220,6 +263,14 @@ describe('the pretended scale', () => {
   it('says the same of the same scale at the same moment', () => {
     const scale = putOn(switchedOn(3, 0), 42, 10);
     expect(readingOf(scale, 9999)).toEqual(readingOf(scale, 9999));
+  });
+
+  it('of an even number of readings is the middle of the middle two', () => {
+    const readings = [10, 10.1, 10.3, 10.4].map((grams, i) => ({ grams, atMs: i * 400 }));
+    expect(settledG(readings)).toBeCloseTo(10.2, 9);
+    expect(settledG([...readings, { grams: 10.4, atMs: 1600 }])).toBeCloseTo(10.35, 9);
+    expect(settledG(readings.slice(0, 3))).toBeNull();
+    expect(settledG(readings.map((own, i) => ({ ...own, grams: own.grams + i })))).toBeNull();
   });
 
   it('is not fooled by one odd reading more than its own tremble', () => {

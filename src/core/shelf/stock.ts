@@ -10,6 +10,15 @@ export interface Stock {
 export const leftNowG = ({ leftG, usedSinceG }: Stock): number | null =>
   leftG === null ? null : Math.max(0, leftG - usedSinceG);
 
+/** Whether a tub is a mix of which no batch was made yet: it can be planned, and must be made first. */
+export const isUnmade = ({
+  mixId,
+  openedOn,
+}: {
+  readonly mixId: string | null;
+  readonly openedOn: string | null;
+}): boolean => mixId !== null && openedOn === null;
+
 /** Price of one gram in minor units of money; null when price or size is not known. */
 export const minorPerG = ({
   priceMinor,

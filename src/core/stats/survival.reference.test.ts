@@ -72,6 +72,10 @@ describe('the χ² distribution', () => {
       expect(chiSquareTail(chiSquare, df)).toBeCloseTo(0.05, 6);
     }
     expect(chiSquareTail(0, 3)).toBe(1);
+    // Below its mean the series is summed. Medians of χ² (standard tables), and exp(−x/2)(1 + x/2) for four degrees.
+    expect(chiSquareTail(0.4549364, 1)).toBeCloseTo(0.5, 6);
+    expect(chiSquareTail(3.356694, 4)).toBeCloseTo(0.5, 6);
+    for (const x of [0.2, 1, 3]) expect(chiSquareTail(x, 4)).toBeCloseTo(Math.exp(-x / 2) * (1 + x / 2), 9);
   });
 
   it('Γ(1/2) is √π and Γ(6) is 120', () => {

@@ -6,7 +6,6 @@ import { carryProblem, carryProposals } from './carrying';
 import { withEndRod } from './end-rod';
 import { conicalSpiralMm, knotForm } from './knot-form';
 import { fitFormer, fitRod } from './rod-fit';
-import { rodsNeeded } from './rods-needed';
 import { braidStrand, curveMeans, equivalentHelix, twiceTwistedStrand } from './strand-curves';
 
 const source = (change: Partial<BundleSource> = {}): BundleSource => ({
@@ -96,18 +95,6 @@ describe('knots', () => {
 });
 
 describe('tools', () => {
-  it('30 sections wanting 13 mm from 20 × 10, 12 × 13 and 12 × 16: 30 of 13 mm needed, 6 short (model note)', () => {
-    const sections = Array.from({ length: 30 }, () => ({ grossMm2: 27.516425, lengthMm: 250 }));
-    const drawer = [
-      { diameterMm: 10, workingLengthMm: 70, owned: 20 },
-      { diameterMm: 13, workingLengthMm: 75, owned: 12 },
-      { diameterMm: 16, workingLengthMm: 80, owned: 12 },
-    ];
-    const { sizes, short } = rodsNeeded(sections, 13, drawer);
-    expect(sizes.find((size) => size.diameterMm === 13)!.needed).toBe(30);
-    expect(short).toBe(6);
-  });
-
   it('a gap between wraps takes up more of a flexible rod', () => {
     const hair = { grossMm2: 27.5, lengthMm: 250 };
     const rod = { diameterMm: 16, workingLengthMm: 200 };

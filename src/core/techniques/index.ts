@@ -31,6 +31,7 @@ export const techniques = {
 } as const satisfies Record<string, Technique>;
 
 export type TechniqueId = keyof typeof techniques;
+/** Their ids, as they are offered. */
 export const TECHNIQUE_IDS = Object.keys(techniques) as TechniqueId[];
 
 /** A technique by its id, with the shared contract's type. */

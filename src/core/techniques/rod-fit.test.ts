@@ -78,4 +78,14 @@ describe('hair on a rod', () => {
   it('refuses a rod without a diameter', () => {
     expect(() => fitRod(BUNDLE, { diameterMm: 0, workingLengthMm: 80 })).toThrow(/rod 0/);
   });
+
+  it('the next rod up is the smallest that takes the hair in one layer and is no narrower than its band', () => {
+    // The band is 11.7 mm wide: a long 10 mm rod has room for it, and would still show the hair's own pattern.
+    const long = { diameterMm: 10, workingLengthMm: 300 };
+    expect(fitRod(BUNDLE, long)).toMatchObject({ fits: true, bandTooWide: true });
+    const sixteen = { diameterMm: 16, workingLengthMm: 80 };
+    const twenty = { diameterMm: 20, workingLengthMm: 80 };
+    expect(nextRodUp(BUNDLE, [long, twenty, sixteen])).toBe(sixteen);
+    expect(nextRodUp(BUNDLE, [long])).toBeNull();
+  });
 });

@@ -31,6 +31,7 @@ export interface ToolFit {
 const STEEPEST = 0.999;
 const STRAIGHT_ENOUGH = 1e-9;
 
+/** Months until hair has grown by `spareMm`, slow and fast; none where nothing is to spare. */
 export const monthsOfGrowth = (spareMm: number) => ({
   slow: Math.max(0, spareMm) / hair.value.growthSlowMmPerMonth,
   fast: Math.max(0, spareMm) / hair.value.growthFastMmPerMonth,

@@ -11,4 +11,5 @@ export const ropeForm = (ropeMm: number, helixAt: (shareFromRoot: number) => Hel
   knot: null,
 });
 
+/** Degrees to radians. */
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180;

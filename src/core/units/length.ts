@@ -13,8 +13,12 @@ const PATTERN = new RegExp(
   'i',
 );
 
+const GLYPHS: Readonly<Record<string, string>> = {
+  '⅛': '1/8', '¼': '1/4', '⅜': '3/8', '½': '1/2', '⅝': '5/8', '¾': '3/4', '⅞': '7/8',
+}; // prettier-ignore
+
 /**
- * Reads a length as people write it: "24", "24,5 cm", "9 1/2 in", "1/2 in", `10"`, "120 mm".
+ * Reads a length as people write it: "24", "24,5 cm", "9 1/2 in", "9½", "1/2 in", `10"`, "120 mm".
  *
  * @param text what was typed
  * @param assumed the unit of a bare number
@@ -22,7 +26,8 @@ const PATTERN = new RegExp(
  * @example parseLengthCm('9 1/2 in', 'cm') // => 24.13
  */
 export function parseLengthCm(text: string, assumed: 'cm' | 'in'): number | null {
-  const groups = PATTERN.exec(text.trim())?.groups;
+  const plain = text.replace(/[⅛¼⅜½⅝¾⅞]/g, (glyph) => ` ${GLYPHS[glyph]}`);
+  const groups = PATTERN.exec(plain.trim())?.groups;
   if (!groups) return null;
   const number = (value: string | undefined) => (value === undefined ? 0 : Number(value.replace(',', '.')));
   const fraction = (over: string | undefined, under: string | undefined) =>

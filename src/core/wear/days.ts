@@ -32,7 +32,7 @@ export function lnDaysPresentable(facts: SetFacts): LnDays {
     [
       'section-size',
       c.sizeLnDays * facts.sizeDoublings,
-      `${facts.sizeDoublings > 0 ? 'large' : 'small'} ${facts.technique.noun[1]} against this coil`,
+      `${facts.technique.noun[1]} ${facts.sizeDoublings > 0 ? 'large' : 'small'} for a coil this size`,
     ],
     [
       'hold',

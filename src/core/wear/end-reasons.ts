@@ -4,6 +4,7 @@ export interface EndReason {
   readonly ended: boolean;
 }
 
+/** One row a reason. What ended by itself counts as a failure of the style; what was cut short is right-censored. */
 export const endReasons = {
   frizz: { label: 'Too frizzy', ended: true },
   'lost-shape': { label: 'Lost its shape', ended: true },
@@ -18,4 +19,5 @@ export const endReasons = {
 } as const satisfies Record<string, EndReason>; // prettier-ignore
 
 export type EndReasonId = keyof typeof endReasons;
+/** Their ids, as they are offered. */
 export const END_REASON_IDS = Object.keys(endReasons) as EndReasonId[];

@@ -36,8 +36,8 @@ const pieces = (facts: SetFacts) => `each ${facts.technique.noun[0]} split into 
 
 function sizeText(facts: SetFacts): string {
   const { noun } = facts.technique;
-  if (facts.sizeDoublings > 0) return `large ${noun[1]} against this coil`;
-  return `small ${noun[1]} against this coil`;
+  if (facts.sizeDoublings > 0) return `${noun[1]} large for a coil this size`;
+  return `${noun[1]} small for a coil this size`;
 }
 
 function holdText(facts: SetFacts): string {
@@ -57,7 +57,7 @@ export function definitionTerms(facts: SetFacts): LookTerms {
       {
         factor: 'technique',
         effect: t.definition,
-        text: `what a ${facts.technique.label.toLowerCase()} gives`,
+        text: `${facts.technique.label.toLowerCase()}, as it usually turns out`,
       },
       { factor: 'section-size', effect: c.sizeDefinition * facts.sizeDoublings, text: sizeText(facts) },
       {
@@ -86,7 +86,7 @@ export function definitionTerms(facts: SetFacts): LookTerms {
       {
         factor: 'ends',
         effect: ends.definition * (facts.weakEnds ? c.weakEnds : 1),
-        text: facts.weakEnds ? `${ends.phrase}, on weak ends` : ends.phrase,
+        text: facts.weakEnds ? `${ends.phrase}; ends this worn need it more` : ends.phrase,
       },
       { factor: 'start-state', effect: startOf(facts).definition, text: startOf(facts).phrase },
       {
@@ -105,7 +105,11 @@ export function frizzTerms(facts: SetFacts): LookTerms {
   return {
     base: c.baseFrizz,
     terms: [
-      { factor: 'technique', effect: t.frizz, text: `what a ${facts.technique.label.toLowerCase()} gives` },
+      {
+        factor: 'technique',
+        effect: t.frizz,
+        text: `${facts.technique.label.toLowerCase()}, as it usually turns out`,
+      },
       { factor: 'section-size', effect: c.sizeFrizz * facts.sizeDoublings, text: sizeText(facts) },
       { factor: 'evenness', effect: c.evennessFrizz * unevenPart(facts), text: 'sections uneven in size' },
       { factor: 'hold', effect: c.holdFrizz * (facts.hold - c.usualHold), text: holdText(facts) },
@@ -143,7 +147,7 @@ export function volumeTerms(facts: SetFacts): LookTerms {
       {
         factor: 'technique',
         effect: facts.technique.coefficients.value.volume,
-        text: `what a ${facts.technique.label.toLowerCase()} gives`,
+        text: `${facts.technique.label.toLowerCase()}, as it usually turns out`,
       },
       { factor: 'hold', effect: c.holdVolume * (facts.hold - c.usualHold), text: holdText(facts) },
       {

@@ -30,7 +30,7 @@ export function retentionFactors(facts: SetFacts, hairCount: number): Reason[] {
     { factor: 'start-state', effect: startOf(facts).retention, text: startOf(facts).phrase },
     {
       factor: 'section-size',
-      effect: (1 + hairCount / 5000) ** c.sizeRetention,
+      effect: (1 + hairCount / c.sizeHairs) ** c.sizeRetention,
       text: `how much hair is in each ${noun[0]}`,
     },
     { factor: 'dew-point', effect: Math.exp(-c.dewRetention * dewOver(facts)), text: 'damp air outdoors' },
@@ -48,8 +48,9 @@ export const setRetention = (facts: SetFacts, hairCount: number): number =>
 
 /** Share of the set at takedown still there after `day` days: 60 % on the median day. */
 export const retentionLeft = (day: number, medianDays: number): number =>
-  Math.exp((Math.log(0.6) * day) / medianDays);
+  Math.exp((Math.log(result.value.leftOnMedianDay) * day) / medianDays);
 
 /** Share of the hair's own curl still straightened by the start state after `day` days. */
 export const straightenedLeft = (facts: SetFacts, day: number): number =>
-  startOf(facts).straightened * Math.exp(-0.12 * day * (1 + 0.06 * dewOver(facts)));
+  startOf(facts).straightened *
+  Math.exp(-result.value.straightenedFades * day * (1 + result.value.straightenedFadesDew * dewOver(facts)));

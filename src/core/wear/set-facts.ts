@@ -45,12 +45,19 @@ export function sizeDoublings(definingMm: number, coilDiameterMm: number): numbe
   return Math.log2(clamp(definingMm / reference, 0.1, 12));
 }
 
+/** How well it was detangled, 0 to 1: brushed through, or raked with fingers as is usual. */
 export const detangling = (facts: SetFacts): number => (facts.brushedThrough ? 1 : 0.8);
+/** Unevenness beyond what anybody sees, as a coefficient of variation. */
 export const unevenPart = (facts: SetFacts): number =>
   Math.max(0, facts.unevenness - result.value.evennessFree);
+/** Dew point outdoors above what leaves a set alone, °C. */
 export const dewOver = (facts: SetFacts): number =>
   Math.max(0, facts.dewPointOutsideC - result.value.dewFree);
+/** The row of its start state. */
 export const startOf = (facts: SetFacts) => startStates[facts.startState];
+/** The row of its ends method. */
 export const endsOf = (facts: SetFacts) => endsMethods[facts.endsMethod];
+/** The row of its root method. */
 export const rootOf = (facts: SetFacts) => rootMethods[facts.rootMethod];
+/** The row of its night care. */
 export const nightOf = (facts: SetFacts) => nightCares[facts.night];

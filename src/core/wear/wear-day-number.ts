@@ -17,3 +17,10 @@ export function wearDayNumber(date: string, takenDownAtMs: number, timeZone: str
     return null;
   }
 }
+
+/** Day of wear that a moment falls on, 0 being the takedown day, by the calendar of a time zone. */
+export function dayOfWear(takenDownAtMs: number, atMs: number, timeZone: string): number {
+  const dateOf = (ms: number) =>
+    Temporal.Instant.fromEpochMilliseconds(ms).toZonedDateTimeISO(timeZone).toPlainDate();
+  return dateOf(takenDownAtMs).until(dateOf(atMs), { largestUnit: 'days' }).days;
+}

@@ -1,16 +1,18 @@
 'use client';
+import type { Clock } from '@/core/formats/display';
 import Alert from '@mui/material/Alert';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { CheckRow, ChairSet } from './chair-set';
+import type { ChairSet } from './chair-set';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { techniqueOf } from '@/core/techniques';
-import { formatClock } from '@/ui/format';
+import { formatClock, formatWhen } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
 import { DryingView } from './drying-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
+import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
 import { useRunLog } from './use-run-log';
 
@@ -18,7 +20,7 @@ export interface ChairDeskProps {
   readonly set: ChairSet;
   readonly view: ForecastView;
   readonly drawn: readonly DrawnSection[];
-  readonly timeZone: string;
+  readonly clock: Clock;
   readonly nowMs: number;
 }
 
@@ -26,10 +28,9 @@ const TICK_MS = 5000;
 
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
-  const { set, view, timeZone } = props;
+  const { set, view, clock } = props;
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(set.id, set.sectionCount, set.events);
-  const [checks, setChecks] = useState<readonly CheckRow[]>(set.checks);
   const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
   const technique = techniqueOf(set.technique);
   const shared = { ...props, nowMs, log, onDialog: setDialog, isDialogOpen: dialog !== null };
@@ -44,18 +45,30 @@ export function ChairDesk(props: ChairDeskProps) {
           {set.headName} · {technique.label.toLowerCase()}
         </h1>
         <span role="status" className={styles.waiting}>
-          {log.waiting > 0 ? `${log.waiting} waiting to be sent` : 'kept'}
+          {log.waiting > 0
+            ? `${log.waiting} waiting to be sent${log.isOffline ? ', no connection' : ''}`
+            : 'kept'}
         </span>
-        <time>{formatClock(nowMs, timeZone)}</time>
+        <time>{formatClock(nowMs, clock)}</time>
       </header>
-      {log.refusal && <Alert severity="warning">{log.refusal}</Alert>}
-      {log.state.phase === 'setting' && <SettingView {...shared} />}
-      {log.state.phase === 'drying' && (
-        <DryingView {...shared} checks={checks} onCheck={(check) => setChecks([...checks, check])} />
+      {set.isCancelled && (
+        <Alert severity="warning">
+          This set was cancelled. What is tapped here is kept with it;{' '}
+          <Link href={`/sets/${set.id}`}>its page</Link> can bring it back.
+        </Alert>
       )}
+      {log.isDeviceFull && (
+        <Alert severity="error">
+          This device is full, so taps cannot be written down here. They are sent at once; stay connected and
+          keep this page open until it says kept.
+        </Alert>
+      )}
+      <RefusedTaps refused={log.refused} onDecide={log.decide} />
+      {log.state.phase === 'setting' && <SettingView {...shared} />}
+      {log.state.phase === 'drying' && <DryingView {...shared} />}
       {log.state.phase === 'worn' && (
         <section className={styles.over}>
-          <h2>Taken down at {formatClock(log.state.takenDownAtMs ?? nowMs, timeZone)}</h2>
+          <h2>Taken down at {formatWhen(log.state.takenDownAtMs ?? nowMs, clock, nowMs)}</h2>
           <p>
             Separate where it wants to part, then fluff the roots, never through to the ends.{' '}
             {view.plan.daysPresentable.p50 >= 5 ? 'Cover it every night.' : 'Gather it loosely tonight.'}
@@ -68,7 +81,7 @@ export function ChairDesk(props: ChairDeskProps) {
       <NoteDialog
         open={dialog === 'note'}
         onClose={() => setDialog(null)}
-        onNote={(note) => log.record('note', null, note)}
+        onNote={(note) => log.record('note', { note })}
       />
       <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
     </div>

@@ -3,19 +3,16 @@ import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { whyOf } from '@/core/explain/why-of';
 import { readBrief } from '@/core/formats/read-brief';
 import { perZone } from '@/core/hair/zone';
-import type { Brief } from '@/core/plan/brief';
+import type { Brief } from '@/core/brief/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import { productRoles } from '@/core/products';
 import { techniqueOf } from '@/core/techniques';
+import { sentence } from '@/core/words/words';
+import { DAY_MS } from '@/core/units/time';
 import type { ChairSet } from './chair-set';
 import type { loadChair } from './queries';
 
 type LoadedSet = NonNullable<Awaited<ReturnType<typeof loadChair>>>['set'];
-
-const sentence = (words: string) =>
-  words === '' ? '' : `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
-
-const DAY_MS = 86_400_000;
 
 /** Cautions of the plan that belong here, and what the calendar adds: a set that has been in too long. */
 function cautionsOf(
@@ -25,7 +22,7 @@ function cautionsOf(
   phase: 'setting' | 'drying',
 ): string[] {
   const known = new Set(view.plan.cautions.map(({ code }) => code));
-  const byCalendar = dueCautions({ brief, came: null, daysInSet }).filter(({ code }) => !known.has(code));
+  const byCalendar = dueCautions({ brief, facts: null, daysInSet }).filter(({ code }) => !known.has(code));
   return [...byCalendar, ...view.plan.cautions]
     .filter(({ shows, code }) => shows.includes(phase) && code !== 'hygiene')
     .map(({ text, turnTo }) => (turnTo ? `${text} Ask ${turnTo}.` : text));
@@ -51,7 +48,7 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
     setupLines: perZone((zone) => {
       const { technique, rootMethod, endsMethod } = brief.zones[zone];
       return [
-        products && `${sentence(products)} Ends twice.`,
+        products && `${sentence(products)} Go over the ends twice.`,
         techniqueOf(technique).chairLine,
         sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),
       ].filter(Boolean);
@@ -66,12 +63,16 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
     },
     why: { handsOn: whyOf(set.forecast, 'handsOn'), dry: whyOf(set.forecast, 'dry') },
     events: set.events,
-    checks: set.checks.map(({ id: checkId, sectionNumber, level, feel, atMs }) => ({
-      id: checkId,
-      sectionNumber,
-      level,
-      feel,
-      atMs,
-    })),
+    sectionLines: Object.fromEntries(
+      view.plan.sections.map(({ number, zone, toolDiameterMm, winding }) => {
+        const { tool } = brief.zones[zone];
+        return [
+          number,
+          { toolKind: tool?.kind ?? null, toolMm: toolDiameterMm ?? null, winding: winding ?? null },
+        ];
+      }),
+    ),
+    allergies: set.allergies,
+    isCancelled: set.cancelledAtMs !== null,
   };
 }

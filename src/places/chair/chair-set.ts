@@ -1,14 +1,13 @@
-import type { DrynessCheck } from '@/core/drying/dryness-checks';
+import type { Clock } from '@/core/formats/display';
 import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
-import type { RunEvent } from '@/core/run/run-state';
+import type { RunEvent } from '@/core/run/run-event';
+import type { Winding } from '@/core/parting/winding';
 import type { TechniqueId } from '@/core/techniques';
+import type { ToolKindId } from '@/core/techniques/tool-kind';
 import type { useRunLog } from './use-run-log';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
-
-/** A check as it is kept: the time of day instead of hours after the set. */
-export type CheckRow = Omit<DrynessCheck, 'afterH'> & { readonly id: string; readonly atMs: number };
 
 /** A set as the chair needs it. */
 export interface ChairSet {
@@ -27,8 +26,21 @@ export interface ChairSet {
   readonly cautions: Readonly<Record<'setting' | 'drying', readonly string[]>>;
   /** What pushed the forecast of the set when it was begun. */
   readonly why: Readonly<Record<'handsOn' | 'dry', Why | null>>;
+  /** The tool of each section and which way it is wound, by number. */
+  readonly sectionLines: Readonly<
+    Record<
+      number,
+      {
+        readonly toolKind: ToolKindId | null;
+        readonly toolMm: number | null;
+        readonly winding: Winding | null;
+      }
+    >
+  >;
+  /** What the head's card says to mind; empty where nothing is written. */
+  readonly allergies: string;
   readonly events: readonly RunEvent[];
-  readonly checks: readonly CheckRow[];
+  readonly isCancelled: boolean;
 }
 
 /** What both views of the chair are given. */
@@ -36,7 +48,7 @@ export interface ChairViewProps {
   readonly set: ChairSet;
   readonly view: ForecastView;
   readonly drawn: readonly DrawnSection[];
-  readonly timeZone: string;
+  readonly clock: Clock;
   readonly nowMs: number;
   readonly log: ReturnType<typeof useRunLog>;
   readonly isDialogOpen: boolean;

@@ -1,13 +1,13 @@
 import Link from 'next/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
-import { formatClock, formatDay } from '@/ui/format';
+import { formatMoment, formatWhen } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
-import { wholeSetLabel } from '../plan/plan-content';
+import { setLabelOf } from '@/core/draft/labels';
 import type { loadChairs } from './queries';
 
 /** Sets in the chair or drying. */
-export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadChairs>>) {
+export function ChairsPage({ sets, clock, nowMs }: Awaited<ReturnType<typeof loadChairs>>) {
   return (
     <Page title="Chair" lead="Sets going in, and sets drying.">
       {sets.length === 0 ? (
@@ -26,11 +26,11 @@ export function ChairsPage({ sets, timeZone }: Awaited<ReturnType<typeof loadCha
               title={set.headName}
               tone={set.installedAtMs ? 'plain' : 'now'}
             >
-              <p>{wholeSetLabel(set.brief.set)}</p>
+              <p>{setLabelOf(set.set)}</p>
               <p>
                 {set.installedAtMs === null
-                  ? `being set since ${formatClock(set.startedAtMs, timeZone)}`
-                  : `drying since ${formatDay(set.installedAtMs, timeZone)}, ${formatClock(set.installedAtMs, timeZone)}`}
+                  ? `being set since ${formatWhen(set.startedAtMs, clock, nowMs)}`
+                  : `drying since ${formatMoment(set.installedAtMs, clock)}`}
               </p>
             </LinkCard>
           ))}

@@ -1,11 +1,12 @@
 'use client';
+import type { Clock } from '@/core/formats/display';
 import { chanceDry } from '@/core/drying/rate-belief';
 import type { DryingNow } from '@/core/plan/drying-now';
-import { formatClock, formatChance } from '@/ui/format';
+import { formatChance, formatWhen } from '@/ui/format';
 import styles from './chair.module.css';
-import type { CheckRow } from './chair-set';
+import type { FeltCheck } from '@/core/run/run-state';
+import { HOUR_MS } from '@/core/units/time';
 
-const HOUR_MS = 3_600_000;
 const WIDTH = 600;
 const HEIGHT = 120;
 const POINTS = 60;
@@ -17,14 +18,14 @@ export function DryLine({
   nowMs,
   readyMs,
   checks,
-  timeZone,
+  clock,
 }: {
   now: DryingNow;
   installedAtMs: number;
   nowMs: number;
   readyMs: number | null;
-  checks: readonly CheckRow[];
-  timeZone: string;
+  checks: readonly FeltCheck[];
+  clock: Clock;
 }) {
   const nowH = (nowMs - installedAtMs) / HOUR_MS;
   const endH = Math.max(now.dryAfterH.p90 * 1.15, nowH * 1.1, 0.25);
@@ -63,9 +64,9 @@ export function DryLine({
         <path d={`M${x(Math.max(0, nowH))} -4V${HEIGHT}`} className={styles.nowLine} />
       </svg>
       <figcaption>
-        <span>{formatClock(installedAtMs, timeZone)} set finished</span>
-        <span>8 in 10 at the dashes</span>
-        <span>{formatClock(installedAtMs + endH * HOUR_MS, timeZone)}</span>
+        <span>{formatWhen(installedAtMs, clock, nowMs)} set finished</span>
+        <span>dashed line: 8 in 10 sure</span>
+        <span>{formatWhen(installedAtMs + endH * HOUR_MS, clock, nowMs)}</span>
       </figcaption>
     </figure>
   );

@@ -1,35 +1,29 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import { useMemo, useState } from 'react';
 import { chancesAt, DRY_ENOUGH, dryingNow } from '@/core/plan/drying-now';
+import { undoneOf, type FeltCheck } from '@/core/run/run-state';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { techniqueOf } from '@/core/techniques';
+import { listed } from '@/core/words/words';
+import { HOUR_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { dryingState } from '@/ui/crown-map/section-state';
-import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
+import { formatAboutWhen, formatChance, formatEnds, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
-import { recordCheck } from './actions';
 import { ChairCautions } from './chair-cautions';
-import type { ChairViewProps, CheckRow } from './chair-set';
+import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
 import { CheckDialog } from './check-dialog';
 import { DryLine } from './dry-line';
 import { TakedownDialog } from './takedown-dialog';
 import { useChairKeys } from './use-chair-keys';
 
-const HOUR_MS = 3_600_000;
-
-export interface DryingViewProps extends ChairViewProps {
-  readonly checks: readonly CheckRow[];
-  readonly onCheck: (check: CheckRow) => void;
-}
-
 /** Drying: how sure, until when, what to feel, and the way to takedown. */
-export function DryingView(props: DryingViewProps) {
-  const { set, view, drawn, timeZone, nowMs, log, checks, onCheck, isDialogOpen, onDialog } = props;
+export function DryingView(props: ChairViewProps) {
+  const { set, view, drawn, clock, nowMs, log, isDialogOpen, onDialog } = props;
+  const { checks } = log.state;
   const [open, setOpen] = useState<'check' | 'takedown' | null>(null);
   const [felt, setFelt] = useState<number | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const installedAtMs = log.state.installedAtMs ?? nowMs;
   const afterH = Math.max(0, (nowMs - installedAtMs) / HOUR_MS);
   const technique = techniqueOf(set.technique);
@@ -45,26 +39,25 @@ export function DryingView(props: DryingViewProps) {
   );
   const chances = chancesAt(now, afterH);
   const feel = sectionsToFeel(view.dryTimes, drawn);
-  const clock = (hours: number) => formatAboutClock(installedAtMs + hours * HOUR_MS, timeZone);
+  const at = (hours: number) => installedAtMs + hours * HOUR_MS;
+  const about = (hours: number) => formatAboutWhen(at(hours), clock, nowMs);
+  const between = formatEnds(at(now.dryAfterH.p10), at(now.dryAfterH.p90), clock);
+  const isGoneBy = at(now.dryAfterH.p90) <= nowMs;
+  const feelNow = afterH >= now.worthFeelingAfterH;
   const lastTelling = checks.filter((check) => check.feel !== 'cool').at(-1);
   const isDryEnough = chances.whole >= DRY_ENOUGH && lastTelling?.feel !== 'damp';
 
-  const check = async (found: Pick<CheckRow, 'sectionNumber' | 'level' | 'feel'>) => {
+  const check = (found: Pick<FeltCheck, 'sectionNumber' | 'level' | 'feel'>) => {
     setOpen(null);
-    const row: CheckRow = { ...found, id: crypto.randomUUID(), atMs: Date.now() };
-    try {
-      const answer = await recordCheck({ setId: set.id, check: row });
-      if (answer.ok) {
-        setProblem(null);
-        onCheck(row);
-      } else setProblem(answer.errors[0]?.message ?? null);
-    } catch {
-      setProblem('No connection: this check was not kept. Try again.');
-    }
+    log.record('felt', found);
   };
   const takeDown = (reason: string | null) => {
     setOpen(null);
-    log.record('taken-down', null, reason);
+    log.record('taken-down', { note: reason });
+  };
+  const notFinished = () => {
+    const last = log.state.doneOrder.at(-1);
+    if (last !== undefined) log.record('section-undone', undoneOf(log.state, last));
   };
   useChairKeys(
     (key) => {
@@ -98,18 +91,22 @@ export function DryingView(props: DryingViewProps) {
             <AskHow
               topic="dry"
               name="dry now"
-              now={`${formatChance(chances.whole)} sure. Dry about ${clock(now.dryAfterH.p50)}, between ${clock(now.dryAfterH.p10)} and ${clock(now.dryAfterH.p90)}.`}
+              now={`${formatChance(chances.whole)} sure. Dry about ${about(now.dryAfterH.p50)}, between ${between}.`}
               why={set.why.dry}
             />
           </span>
         </p>
         <div className={styles.instruction}>
           <p>
-            Dry about <b>{clock(now.dryAfterH.p50)}</b>, between {clock(now.dryAfterH.p10)} and{' '}
-            {clock(now.dryAfterH.p90)}
-            {now.dryAfterH.p90 > 12 &&
-              `, ${formatDay(installedAtMs + now.dryAfterH.p50 * HOUR_MS, timeZone)}`}
-            .
+            {isGoneBy ? (
+              <>
+                Nearly every head like this one was dry by <b>{about(now.dryAfterH.p90)}</b>: feel it.
+              </>
+            ) : (
+              <>
+                Dry about <b>{about(now.dryAfterH.p50)}</b>, between {between}.
+              </>
+            )}
           </p>
         </div>
         <DryLine
@@ -118,23 +115,21 @@ export function DryingView(props: DryingViewProps) {
           nowMs={nowMs}
           readyMs={set.wearByMs}
           checks={checks}
-          timeZone={timeZone}
+          clock={clock}
         />
-        {problem && <Alert severity="warning">{problem}</Alert>}
         <p className={styles.cue}>
           <b>
-            Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
-            {afterH < now.worthFeelingAfterH ? `about ${clock(now.worthFeelingAfterH)}.` : 'now.'}
+            Feel {listed(feel)} {feelNow ? 'now.' : `about ${about(now.worthFeelingAfterH)}.`}
           </b>{' '}
           Dry hair is springy and has drawn up. Cold may only be cool: wait and feel again.
         </p>
         {lastTelling && (
           <p className={styles.last}>
             Last felt: section {lastTelling.sectionNumber}, {lastTelling.level}, {lastTelling.feel} at{' '}
-            {formatClock(lastTelling.atMs, timeZone)}.
+            {formatWhen(lastTelling.atMs, clock, nowMs)}.
           </p>
         )}
-        <ChairCautions texts={set.cautions.drying} />
+        <ChairCautions texts={set.cautions.drying} allergies={set.allergies} />
         <div className={styles.buttons}>
           <button type="button" className={styles.big} onClick={() => setOpen('check')}>
             Dryness check <kbd>D</kbd>
@@ -145,10 +140,7 @@ export function DryingView(props: DryingViewProps) {
           <button type="button" onClick={() => onDialog('note')}>
             Note <kbd>N</kbd>
           </button>
-          <button
-            type="button"
-            onClick={() => log.record('section-undone', log.state.doneOrder.at(-1) ?? null)}
-          >
+          <button type="button" onClick={notFinished} disabled={log.state.doneOrder.length === 0}>
             Not finished yet
           </button>
         </div>
@@ -166,7 +158,7 @@ export function DryingView(props: DryingViewProps) {
         open={open === 'takedown'}
         chance={chances.whole}
         isFeltDamp={lastTelling?.feel === 'damp'}
-        waitUntil={clock(now.worthFeelingAfterH)}
+        waitUntil={feelNow ? null : about(now.worthFeelingAfterH)}
         onClose={() => setOpen(null)}
         onTakeDown={takeDown}
       />

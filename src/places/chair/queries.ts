@@ -1,25 +1,29 @@
 import 'server-only';
-import { answerView } from '@/core/plan/answer-view';
+import { clockOf } from '@/core/formats/display';
+import { cache } from 'react';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
-import { findSet, listSets } from '@/server/db/rows/sets';
+import { inPool } from '@/server/pool';
+import { findSet } from '@/server/db/rows/sets';
+import { listSets } from '@/server/db/rows/set-lists';
 
 /** Sets in the chair or drying. */
 export const loadChairs = () =>
   query(async ({ actor, database, nowMs }) => ({
     sets: await listSets(database.db, actor.studio.id, 'chair'),
-    timeZone: actor.studio.timeZone,
+    clock: clockOf(actor.studio),
     nowMs,
   }));
 
 /** One set with its forecast worked out again for the chair, or null. */
-export const loadChair = (id: string) =>
+export const loadChair = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = answerView(set.brief);
+    const answer = await inPool('view', { brief: set.brief, draws: 0 });
     if (!answer.ok) return null;
     const { drawn } = answer.value;
     const view = withBelief(answer.value.view, set.dryingBelief);
-    return { set, view, drawn, partPath: answer.value.partPath, timeZone: actor.studio.timeZone, nowMs };
-  });
+    return { set, view, drawn, partPath: answer.value.partPath, clock: clockOf(actor.studio), nowMs };
+  }),
+);

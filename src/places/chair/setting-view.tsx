@@ -2,19 +2,27 @@
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
-import { nextSection } from '@/core/run/run-state';
+import { nextSection, undoneOf } from '@/core/run/run-state';
+import { WINDING_WORDS } from '@/core/parting/winding';
 import { techniqueOf } from '@/core/techniques';
+import { toolKinds } from '@/core/techniques/tool-kind';
+import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
-import { formatClock, formatMass, formatStopwatch } from '@/ui/format';
+import {
+  formatClock,
+  formatDiameter,
+  formatExactEnds,
+  formatMass,
+  formatStopwatch,
+  formatWhen,
+} from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps } from './chair-set';
 import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
-
-const MINUTE_MS = 60_000;
 
 /** Which quarters still wait, when not all do. */
 const waitingWords = (quadrants: readonly Quadrant[]) =>
@@ -23,16 +31,7 @@ const waitingWords = (quadrants: readonly Quadrant[]) =>
     : `: ${quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ')}`;
 
 /** The set going in: which section, how, on what pace, finished when. */
-export function SettingView({
-  set,
-  view,
-  drawn,
-  timeZone,
-  nowMs,
-  log,
-  isDialogOpen,
-  onDialog,
-}: ChairViewProps) {
+export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen, onDialog }: ChairViewProps) {
   const { units } = useUnits();
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
@@ -42,11 +41,11 @@ export function SettingView({
   const productG = view.plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
 
   const markDone = () => {
-    if (inHand !== null) record('section-done', inHand);
+    if (inHand !== null) record('section-done', { sectionNumber: inHand });
   };
   const undo = () => {
     const last = state.doneOrder.at(-1);
-    if (last !== undefined) record('section-undone', last);
+    if (last !== undefined) record('section-undone', undoneOf(state, last));
   };
   const pause = () => record(state.isPaused ? 'resumed' : 'paused');
   useChairKeys((key) => {
@@ -68,6 +67,11 @@ export function SettingView({
   const where = section
     ? `${ZONE_LABEL[section.zone]}${section.zone === 'left' || section.zone === 'right' || section.side === 'middle' ? '' : `, client’s ${section.side}`}`
     : '';
+  const own = inHand === null ? undefined : set.sectionLines[inHand];
+  const toolLine =
+    own?.toolKind && own.toolMm !== null
+      ? `${formatDiameter(own.toolMm, units)} ${toolKinds[own.toolKind].noun[0]}${own.winding ? `, wound ${WINDING_WORDS[own.winding]}` : ''}.`
+      : null;
   const remist = view.plan.drying.remistEveryMin;
   const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
   const waiting = QUADRANTS.filter((quadrant) =>
@@ -84,7 +88,11 @@ export function SettingView({
           skin={set.skinTone}
           hair={set.hairTone}
           stateOf={stateOf}
-          onPick={(number) => record(state.doneAtMs.has(number) ? 'section-undone' : 'section-done', number)}
+          onPick={(number) =>
+            state.doneAtMs.has(number)
+              ? record('section-undone', undoneOf(state, number))
+              : record('section-done', { sectionNumber: number })
+          }
         />
       </section>
       <section className={styles.panel} aria-label="Now">
@@ -104,10 +112,11 @@ export function SettingView({
           {set.setupLines[section?.zone ?? 'crown'].map((line) => (
             <p key={line}>{line}</p>
           ))}
+          {toolLine && <p>{toolLine}</p>}
         </div>
         {state.isPaused ? (
           <p className={styles.cue}>
-            <b>Paused since {formatClock(state.pausedSinceMs ?? nowMs, timeZone)}.</b> The clock of the set
+            <b>Paused since {formatWhen(state.pausedSinceMs ?? nowMs, clock, nowMs)}.</b> The clock of the set
             stands still.
           </p>
         ) : (
@@ -115,14 +124,14 @@ export function SettingView({
             <p className={styles.cue} data-late={mistDueMs < nowMs}>
               <b>
                 {mistDueMs < nowMs
-                  ? `Mist what waits now${waitingWords(waiting)}.`
-                  : `Mist what waits before ${formatClock(mistDueMs, timeZone)}${waitingWords(waiting)}.`}
+                  ? `Mist the hair that waits now${waitingWords(waiting)}.`
+                  : `Mist the hair that waits before ${formatClock(mistDueMs, clock)}${waitingWords(waiting)}.`}
               </b>{' '}
               After that it is drier than it should be set.
             </p>
           )
         )}
-        <ChairCautions texts={set.cautions.setting} />
+        <ChairCautions texts={set.cautions.setting} allergies={set.allergies} />
         <dl className={styles.figures}>
           <div>
             <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>
@@ -131,15 +140,15 @@ export function SettingView({
             </dt>
           </div>
           <div>
-            <dd>{formatClock(pace.finishAtMs.p50, timeZone)}</dd>
+            <dd>{formatClock(pace.finishAtMs.p50, clock)}</dd>
             <dt>
               <AskHow
                 topic="handsOn"
                 name="finished"
-                now={`Finished about ${formatClock(pace.finishAtMs.p50, timeZone)}, between ${formatClock(pace.finishAtMs.p10, timeZone)} and ${formatClock(pace.finishAtMs.p90, timeZone)}, from the pace so far.`}
+                now={`Finished about ${formatWhen(pace.finishAtMs.p50, clock, nowMs)}, between ${formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock)}, from the pace so far.`}
                 why={set.why.handsOn}
               />
-              , {formatClock(pace.finishAtMs.p10, timeZone)} to {formatClock(pace.finishAtMs.p90, timeZone)}
+              , {formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock, 'to')}
             </dt>
           </div>
           <div>

@@ -20,7 +20,8 @@ export function TakedownDialog({
   open: boolean;
   chance: number;
   isFeltDamp: boolean;
-  waitUntil: string;
+  /** When it is worth feeling again; null when that is now. */
+  waitUntil: string | null;
   onClose: () => void;
   onTakeDown: (reason: string) => void;
 }) {
@@ -38,7 +39,9 @@ export function TakedownDialog({
       <DialogContent>
         <p>
           {formatChance(chance)} sure to be dry. Taken down damp it frizzes, shrinks and goes days sooner.
-          Waiting until about {waitUntil} would make it 8 in 10.
+          {waitUntil
+            ? `Waiting until about ${waitUntil} would make it 8 in 10.`
+            : 'Feel three sections before you decide.'}
         </p>
         <TextField
           label="Why take it down now?"

@@ -1,41 +1,83 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { runState, type RunEvent, type RunEventKind } from '@/core/run/run-state';
-import { openOutbox, type Outbox } from './outbox';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { runEvent, type RunEvent, type RunEventDetail, type RunEventKind } from '@/core/run/run-event';
+import { runState } from '@/core/run/run-state';
+import { offsetMs } from '@/ui/hooks/server-clock';
+import type { OutboxNews } from './outbox/outbox';
+import type { RefusedEvent } from './outbox/outbox-store';
+import { thisDevice } from './outbox/this-device';
+import { useHeard } from './use-heard';
 
-/** The log of a set as this device sees it: what the server knows, and the taps on their way to it. */
+const NO_NEWS: OutboxNews = { waiting: [], refused: [], kept: [], isDeviceFull: false, isOffline: false };
+
+/** The log of a set as this device sees it: what the server has, and the taps on their way to it. */
 export function useRunLog(setId: string, sectionCount: number, known: readonly RunEvent[]) {
-  const [events, setEvents] = useState<readonly RunEvent[]>(known);
-  const [waiting, setWaiting] = useState(0);
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const outbox = useRef<Outbox | null>(null);
+  /** Taps of this page, until the server has given them their place. */
+  const [own, setOwn] = useState<readonly RunEvent[]>([]);
+  const [news, setNews] = useState(NO_NEWS);
+  /** Taps that the outbox has not spoken of yet: until it does, nothing may be called kept. */
+  const [fresh, setFresh] = useState<readonly string[]>([]);
 
   useEffect(() => {
-    const own = openOutbox(setId, (count, refused) => {
-      setWaiting(count);
-      if (refused) setRefusal(refused);
+    const outbox = thisDevice();
+    const stop = outbox.watch((told) => {
+      setNews(told);
+      const spokenOf = new Set([
+        ...told.kept.map(({ id }) => id),
+        ...[...told.waiting, ...told.refused].map(({ event }) => event.id),
+      ]);
+      setFresh((before) => before.filter((id) => !spokenOf.has(id)));
+      const kept = told.kept.filter((event) => event.setId === setId);
+      const gone = new Set(told.refused.map(({ event }) => event.id));
+      const waiting = told.waiting.filter((queued) => queued.setId === setId).map(({ event }) => event);
+      setOwn((before) => [
+        ...before
+          .filter(({ id }) => !gone.has(id))
+          .map((event) => kept.find(({ id }) => id === event.id) ?? event),
+        // Taps from before a reload or crash, or of another tab, are shown as they wait, and once they went.
+        ...[...kept, ...waiting].filter((event) => !before.some(({ id }) => id === event.id)),
+      ]);
     });
-    outbox.current = own;
-    // Taps from before a reload or crash are still waiting.
-    const left = own.waiting();
-    queueMicrotask(() => {
-      setEvents((seen) => [...seen, ...left.filter((event) => !seen.some(({ id }) => id === event.id))]);
-      void own.flush();
-    });
-    const again = () => void own.flush();
-    window.addEventListener('online', again);
-    return () => window.removeEventListener('online', again);
+    return stop;
   }, [setId]);
 
+  useEffect(() => {
+    if (!news.isDeviceFull) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [news.isDeviceFull]);
+
   const record = useCallback(
-    (kind: RunEventKind, sectionNumber: number | null = null, note: string | null = null) => {
-      const event: RunEvent = { id: crypto.randomUUID(), kind, atMs: Date.now(), sectionNumber, note };
-      setEvents((seen) => [...seen, event]);
-      outbox.current?.put(event);
+    (kind: RunEventKind, detail: RunEventDetail = {}) => {
+      const event = runEvent(crypto.randomUUID(), kind, Date.now(), detail);
+      setOwn((before) => [...before, event]);
+      setFresh((before) => [...before, event.id]);
+      void thisDevice().put(setId, event);
     },
-    [],
+    [setId],
   );
 
-  const state = useMemo(() => runState(events, sectionCount), [events, sectionCount]);
-  return { state, record, waiting, refusal };
+  const heard = useHeard(setId, known);
+  const state = useMemo(() => {
+    const told = [...known, ...heard.filter(({ id }) => !known.some((event) => event.id === id))];
+    const has = new Set(told.map(({ id }) => id));
+    const ahead = offsetMs();
+    const mine = own
+      .filter(({ id }) => !has.has(id))
+      .map((event) => (event.sequence === null ? { ...event, atMs: event.atMs + ahead } : event));
+    return runState([...told, ...mine], sectionCount);
+  }, [known, heard, own, sectionCount]);
+
+  const mine = (queued: { readonly setId: string }) => queued.setId === setId;
+  return {
+    state,
+    record,
+    waiting: news.waiting.filter(mine).length + fresh.length,
+    refused: news.refused.filter(mine),
+    isDeviceFull: news.isDeviceFull,
+    isOffline: news.isOffline,
+    decide: (refused: readonly RefusedEvent[], choice: 'again' | 'drop') =>
+      void thisDevice().decide(refused, choice),
+  };
 }

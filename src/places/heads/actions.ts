@@ -2,9 +2,22 @@
 import { revalidatePath } from 'next/cache';
 import { readBrief } from '@/core/formats/read-brief';
 import { action } from '@/server/action';
-import { createHead, updateHead } from '@/server/db/rows/heads';
+import {
+  archiveHead as archiveHeadRow,
+  createHead,
+  deleteHead as deleteHeadRows,
+  mergeHeads as mergeHeadRows,
+  undoMerge as undoMergeRows,
+  updateHead,
+} from '@/server/db/rows/heads';
 import { AppError } from '@/server/errors';
-import { saveHeadInput } from './head-input';
+import {
+  archiveHeadInput,
+  deleteHeadInput,
+  mergeHeadsInput,
+  saveHeadInput,
+  undoMergeInput,
+} from './head-input';
 
 /** Makes a head or changes one. Changed measurements are kept beside the old ones. */
 export const saveHead = action(saveHeadInput, async ({ input, actor, database, nowMs }) => {
@@ -25,4 +38,38 @@ export const saveHead = action(saveHeadInput, async ({ input, actor, database, n
   });
   revalidatePath('/heads');
   return { id: headId };
+});
+
+/** Puts a head away, or brings it back. */
+export const archiveHead = action(archiveHeadInput, async ({ input, actor, database, nowMs }) => {
+  await database.write((tx) =>
+    archiveHeadRow(tx, actor.studio.id, input.id, input.isArchived ? nowMs : null),
+  );
+  revalidatePath('/heads');
+  return {};
+});
+
+/** Makes two entries of the same person one; answers the merge, by which it can be undone. */
+export const mergeHeads = action(mergeHeadsInput, async ({ input, actor, database, nowMs }) => {
+  const mergeId = await database.write((tx) =>
+    mergeHeadRows(tx, actor.studio.id, input.keptId, input.mergedId, nowMs),
+  );
+  revalidatePath('/heads');
+  return { mergeId };
+});
+
+/** Parts two entries again. */
+export const undoMerge = action(undoMergeInput, async ({ input, actor, database }) => {
+  const id = await database.write((tx) => undoMergeRows(tx, actor.studio.id, input.mergeId));
+  revalidatePath('/heads');
+  return { id };
+});
+
+/** Deletes everything kept of a person for good. */
+export const deleteHead = action(deleteHeadInput, async ({ input, actor, database }) => {
+  await database.write((tx) => deleteHeadRows(tx, actor.studio.id, input.id));
+  // What was deleted must not linger in the part that is not written through yet.
+  await database.client.execute('pragma wal_checkpoint(truncate)');
+  revalidatePath('/heads');
+  return {};
 });

@@ -12,5 +12,5 @@ export const CONDITION_LABEL: Readonly<Record<Condition, string>> = {
   'sore-scalp': 'Sore scalp',
   'flaking-scalp': 'Flaking scalp',
   child: 'A child',
-  'protein-sensitive': 'Stiff with protein',
+  'protein-sensitive': 'Protein makes it stiff',
 };

@@ -1,5 +1,5 @@
 import type { Condition } from '@/core/formats/brief';
-import { DENSITY_PER_CM2, STRAND_UM } from '@/core/coefficients/hair';
+import { USUAL_HEAD } from '@/core/formats/ranges';
 import { perZone } from '@/core/hair/zone';
 import type { HeadFormValues } from './head-form';
 import type { loadHead } from './queries';
@@ -14,14 +14,14 @@ export const EMPTY_HEAD: HeadFormValues = {
   allergies: '',
   skinTone: 'mahogany',
   hairTone: 'black',
-  circumferenceCm: 56,
+  circumferenceCm: USUAL_HEAD.circumferenceCm,
   densityFrom: 'feel',
-  densityPerCm2: DENSITY_PER_CM2.medium,
+  densityPerCm2: USUAL_HEAD.densityPerCm2,
   ponytailCircumferenceCm: null,
-  strandDiameterUm: STRAND_UM.medium,
-  naturalCoilDiameterMm: 8,
+  strandDiameterUm: USUAL_HEAD.strandDiameterUm,
+  naturalCoilDiameterMm: USUAL_HEAD.naturalCoilDiameterMm,
   shrinkagePercent: 60,
-  porosity: 'medium',
+  porosity: USUAL_HEAD.porosity,
   conditions: [],
   lengthCm: perZone(() => null),
 };
@@ -36,14 +36,14 @@ export function formValuesOf({ measurement: { head }, ...card }: LoadedHead): He
     allergies: card.allergies,
     skinTone: card.skinTone,
     hairTone: card.hairTone,
-    circumferenceCm: head.circumferenceCm ?? 56,
+    circumferenceCm: head.circumferenceCm ?? USUAL_HEAD.circumferenceCm,
     densityFrom: head.ponytailCircumferenceCm === undefined ? 'feel' : 'ponytail',
-    densityPerCm2: head.densityPerCm2 ?? DENSITY_PER_CM2.medium,
+    densityPerCm2: head.densityPerCm2 ?? USUAL_HEAD.densityPerCm2,
     ponytailCircumferenceCm: head.ponytailCircumferenceCm ?? null,
-    strandDiameterUm: head.strandDiameterUm ?? STRAND_UM.medium,
-    naturalCoilDiameterMm: head.naturalCoilDiameterMm ?? 8,
-    shrinkagePercent: Math.round((head.shrinkage ?? 0.5) * 100),
-    porosity: head.porosity ?? 'medium',
+    strandDiameterUm: head.strandDiameterUm ?? USUAL_HEAD.strandDiameterUm,
+    naturalCoilDiameterMm: head.naturalCoilDiameterMm ?? USUAL_HEAD.naturalCoilDiameterMm,
+    shrinkagePercent: Math.round((head.shrinkage ?? USUAL_HEAD.shrinkage) * 100),
+    porosity: head.porosity ?? USUAL_HEAD.porosity,
     conditions: (head.conditions ?? []) as readonly Condition[],
     lengthCm: perZone((zone) => (typeof length === 'number' ? length : length[zone])),
   };

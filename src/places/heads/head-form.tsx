@@ -5,12 +5,14 @@ import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
-import { CONDITIONS, LENGTH_RANGE_CM, type Condition, type HeadInput } from '@/core/formats/brief';
+import { HEAD_RANGES, type Range } from '@/core/formats/ranges';
+import { CONDITIONS, type Condition, type HeadInput } from '@/core/formats/brief';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '@/core/coefficients/hair';
 import type { FieldError } from '@/core/formats/field-error';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
 import { ZONES, ZONE_LABEL, type Zone } from '@/core/hair/zone';
 import { drawZones } from '@/core/parting/drawn-layout';
+import { capitalised } from '@/core/words/words';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { HAIR_TONES, SKIN_TONES } from '@/ui/crown-map/tones';
 import { ChoiceList } from '@/ui/fields/choice-list';
@@ -18,11 +20,13 @@ import { LengthField } from '@/ui/fields/length-field';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { formatLength } from '@/ui/format';
+import { useUnsavedForm } from '@/ui/hooks/use-unsaved-form';
 import { useUnits } from '@/ui/units-context';
 import { Part } from '@/ui/shell/page';
 import { saveHead } from './actions';
 import { CONDITION_LABEL } from './condition-labels';
 import type { HeadCardInput } from './head-input';
+import { DENSITY_WORDS, nearestLevel } from './level-words';
 import styles from './head-form.module.css';
 import { LinkButton } from '@/ui/shell/link-button';
 
@@ -53,20 +57,22 @@ function problems(values: HeadFormValues): FieldError[] {
   if (values.name.trim() === '') found.push({ path: 'name', message: 'Write the name of this head' });
   for (const zone of ZONES) {
     const cm = values.lengthCm[zone];
-    const { low, high } = LENGTH_RANGE_CM;
+    const { low, high } = HEAD_RANGES.stretchedLengthCm;
     if (cm === null) found.push({ path: `lengthCm.${zone}`, message: `Measure the ${ZONE_LABEL[zone]}` });
     else if (!(cm >= low && cm <= high)) {
       found.push({ path: `lengthCm.${zone}`, message: `${ZONE_LABEL[zone]}: ${low} to ${high} cm` });
     }
   }
-  const circumference = values.circumferenceCm;
-  if (circumference === null || !(circumference >= 46 && circumference <= 66)) {
-    found.push({ path: 'circumferenceCm', message: 'Head circumference: 46 to 66 cm' });
-  }
-  const ponytail = values.ponytailCircumferenceCm;
-  if (values.densityFrom === 'ponytail' && !(ponytail !== null && ponytail >= 1 && ponytail <= 25)) {
-    found.push({ path: 'ponytailCircumferenceCm', message: 'Ponytail circumference: 1 to 25 cm' });
-  }
+  const outside = (value: number | null, { low, high }: Range) =>
+    value === null || !(value >= low && value <= high) ? `${low} to ${high} cm` : null;
+  const circumference = outside(values.circumferenceCm, HEAD_RANGES.circumferenceCm);
+  if (circumference) found.push({ path: 'circumferenceCm', message: `Head circumference: ${circumference}` });
+  const ponytail =
+    values.densityFrom === 'ponytail'
+      ? outside(values.ponytailCircumferenceCm, HEAD_RANGES.ponytailCircumferenceCm)
+      : null;
+  if (ponytail)
+    found.push({ path: 'ponytailCircumferenceCm', message: `Ponytail circumference: ${ponytail}` });
   return found;
 }
 
@@ -88,11 +94,26 @@ function measuredOf(values: HeadFormValues): HeadInput {
   };
 }
 
-const levels = (table: Readonly<Record<string, number>>, unit: string) =>
-  Object.entries(table).map(([label, value]) => ({
-    value: String(value),
-    label: `${label}, about ${value} ${unit}`,
+/** Levels as hands say them; a figure between two of them stands as it was measured. */
+function levels<const K extends string>(
+  table: Readonly<Record<K, number>>,
+  value: number,
+  words?: Readonly<Record<K, string>>,
+) {
+  const options = (Object.keys(table) as K[]).map((level) => ({
+    value: String(table[level]),
+    label: words?.[level] ?? level,
   }));
+  return options.some((option) => option.value === String(value))
+    ? options
+    : [
+        ...options,
+        {
+          value: String(value),
+          label: `as measured, near ${words?.[nearestLevel(table, value)] ?? nearestLevel(table, value)}`,
+        },
+      ];
+}
 
 /** The form of a head: who, how long in each zone, what the hair is like, and what to mind. */
 export function HeadForm({ id, revision, values }: HeadFormProps) {
@@ -103,6 +124,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
   const [isConflict, setConflict] = useState(false);
   const [busy, setBusy] = useState(false);
+  const unsaved = useUnsavedForm(`head.${id ?? 'new'}`, form);
   const errorAt = (path: string) => errors.find((error) => error.path === path)?.message;
 
   const submit = form.handleSubmit(async (filled) => {
@@ -118,7 +140,10 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
         card: { name, description, notes, allergies, skinTone, hairTone },
         measured: measuredOf(filled),
       });
-      if (answer.ok) return router.push(`/heads/${answer.value.id}`);
+      if (answer.ok) {
+        unsaved.forget();
+        return router.push(`/heads/${answer.value.id}`);
+      }
       setConflict(answer.code === 'conflict');
       setErrors(answer.errors);
     } catch {
@@ -135,6 +160,19 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
 
   return (
     <form className={styles.form} onSubmit={submit} noValidate>
+      {unsaved.isBack && (
+        <Alert
+          severity="info"
+          className={styles.alert}
+          action={
+            <Button size="small" color="inherit" onClick={unsaved.drop}>
+              Drop it
+            </Button>
+          }
+        >
+          What you typed before and did not save is back.
+        </Alert>
+      )}
       {errors.length > 0 && (
         <Alert severity="warning" className={styles.alert}>
           {isConflict ? (
@@ -176,10 +214,10 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                   name={`lengthCm.${zone}`}
                   render={({ field }) => (
                     <LengthField
-                      label={ZONE_LABEL[zone].charAt(0).toUpperCase() + ZONE_LABEL[zone].slice(1)}
+                      label={capitalised(ZONE_LABEL[zone])}
                       valueCm={field.value}
-                      lowCm={LENGTH_RANGE_CM.low}
-                      highCm={LENGTH_RANGE_CM.high}
+                      lowCm={HEAD_RANGES.stretchedLengthCm.low}
+                      highCm={HEAD_RANGES.stretchedLengthCm.high}
                       onChange={field.onChange}
                       error={errorAt(`lengthCm.${zone}`)}
                     />
@@ -211,7 +249,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                   <SelectField
                     label="Strand"
                     value={String(field.value)}
-                    options={levels(STRAND_UM, 'µm')}
+                    options={levels(STRAND_UM, field.value)}
                     onChange={(value) => field.onChange(Number(value))}
                   />
                 )}
@@ -221,11 +259,10 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                 name="naturalCoilDiameterMm"
                 render={({ field }) => (
                   <NumberField
-                    label="Own coil, across"
+                    label="Width of one coil"
                     unit="mm"
                     value={field.value}
-                    low={0.5}
-                    high={60}
+                    {...HEAD_RANGES.naturalCoilDiameterMm}
                     onCommit={field.onChange}
                   />
                 )}
@@ -238,8 +275,8 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                     label="Shrinkage"
                     unit="%"
                     value={field.value}
-                    low={0}
-                    high={92}
+                    low={100 * HEAD_RANGES.shrinkage.low}
+                    high={100 * HEAD_RANGES.shrinkage.high}
                     step={5}
                     onCommit={field.onChange}
                   />
@@ -286,12 +323,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                     <SelectField
                       label="Density"
                       value={String(field.value)}
-                      options={[
-                        ...levels(DENSITY_PER_CM2, 'per cm²'),
-                        ...(Object.values<number>(DENSITY_PER_CM2).includes(field.value)
-                          ? []
-                          : [{ value: String(field.value), label: `${field.value} per cm²` }]),
-                      ]}
+                      options={levels(DENSITY_PER_CM2, field.value, DENSITY_WORDS)}
                       onChange={(value) => field.onChange(Number(value))}
                     />
                   )}

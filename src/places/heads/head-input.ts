@@ -21,4 +21,13 @@ export const saveHeadInput = z.strictObject({
   measured: headInput,
 });
 
+const id = z.string().min(1).max(64);
+export const archiveHeadInput = z.strictObject({ id, isArchived: z.boolean() });
+export const mergeHeadsInput = z.strictObject({
+  keptId: id,
+  mergedId: z.string().min(1, 'choose the other entry').max(64),
+});
+export const undoMergeInput = z.strictObject({ mergeId: id });
+export const deleteHeadInput = z.strictObject({ id });
+
 export type HeadCardInput = z.infer<typeof headCardInput>;

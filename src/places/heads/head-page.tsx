@@ -1,17 +1,21 @@
 'use client';
-import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/advice/schools';
+import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/schools/schools';
 import Link from 'next/link';
-import { POROSITY } from '@/core/coefficients/hair';
+import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { drawZones } from '@/core/parting/drawn-layout';
 import { CrownMap } from '@/ui/crown-map/crown-map';
-import { formatDay, formatDays, formatDiameter, formatLength } from '@/ui/format';
+import { formatDay, formatDiameter, formatLocalTime, formatMeasured } from '@/ui/format';
 import { Page, Part } from '@/ui/shell/page';
 import { useUnits } from '@/ui/units-context';
 import { NewPlanButton } from '../plan/new-plan-button';
-import { wholeSetLabel } from '../plan/plan-content';
+import { setLabelOf } from '@/core/draft/labels';
 import { CONDITION_LABEL } from './condition-labels';
+import { DENSITY_WORDS, nearestLevel } from './level-words';
+import { DoItAgain } from '../sets/set-actions';
+import { stageWords } from '../sets/set-stage';
+import { HeadRecordActions } from './head-record';
 import styles from './head-page.module.css';
 import type { loadHead } from './queries';
 import { LinkButton } from '@/ui/shell/link-button';
@@ -20,17 +24,8 @@ type Loaded = NonNullable<Awaited<ReturnType<typeof loadHead>>>;
 
 const ZONE_MAP = drawZones();
 
-const stageOf = (set: Loaded['sets'][number]) =>
-  set.endedAtMs !== null
-    ? `lasted ${formatDays(set.lastGoodDay ?? 0)}`
-    : set.takenDownAtMs !== null
-      ? 'being worn'
-      : set.installedAtMs !== null
-        ? 'drying'
-        : 'in the chair';
-
 /** One head: how it was measured, what to mind, and every set so far. */
-export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
+export function HeadPage({ head, measurements, sets, plans, merges, others, clock }: Loaded) {
   const { units } = useUnits();
   const measured = head.measurement.head;
   const lengthOf = (zone: keyof typeof ZONE_LABEL) =>
@@ -47,12 +42,21 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
           scalpAreaCm2(measured.circumferenceCm ?? 56),
         ));
   const facts: readonly (readonly [string, string])[] = [
-    ['Own coil', formatDiameter(measured.naturalCoilDiameterMm ?? 8, units)],
-    ['Shrinkage', `${Math.round((measured.shrinkage ?? 0.5) * 100)} %`],
-    ['Strand', `${measured.strandDiameterUm ?? 70} µm`],
-    ['Density', density === undefined ? 'medium, assumed' : `about ${Math.round(density / 5) * 5} per cm²`],
+    ['Own coil', `${formatDiameter(measured.naturalCoilDiameterMm ?? 8, units)} wide`],
+    ['Shrinks by', `${Math.round((measured.shrinkage ?? 0.5) * 100)} %`],
+    ['Strand', nearestLevel(STRAND_UM, measured.strandDiameterUm ?? STRAND_UM.medium)],
+    [
+      'Density',
+      density === undefined ? 'medium, not measured' : DENSITY_WORDS[nearestLevel(DENSITY_PER_CM2, density)],
+    ],
     ['Porosity', POROSITY[measured.porosity ?? 'medium'].label],
-    ['Round the head', formatLength(measured.circumferenceCm ?? 56, units)],
+    ['Round the head', formatMeasured(measured.circumferenceCm ?? 56, units)],
+  ];
+  const exact: readonly (readonly [string, string])[] = [
+    ['Strand', `${Math.round(measured.strandDiameterUm ?? STRAND_UM.medium)} µm across`],
+    ...(density === undefined
+      ? []
+      : [['Density', `about ${Math.round(density / 5) * 5} hairs per cm²`] as const]),
   ];
   const schools = SCHOOL_QUESTION_IDS.flatMap((id) => {
     const { label, schools: all } = schoolQuestion(id);
@@ -68,6 +72,7 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
           <LinkButton href={`/heads/${head.id}/edit`} variant="outlined">
             Measure or edit
           </LinkButton>
+          {sets[0] && <DoItAgain setId={sets[0].id} label="Last set again" />}
           <NewPlanButton headId={head.id} label="Plan a set" />
         </span>
       }
@@ -79,12 +84,12 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
             sections={ZONE_MAP}
             skin={head.skinTone}
             hair={head.hairTone}
-            labelOf={(section) => formatLength(lengthOf(section.zone), units)}
-            detailOf={(section) => `${formatLength(lengthOf(section.zone), units)} stretched`}
+            labelOf={(section) => formatMeasured(lengthOf(section.zone), units)}
+            detailOf={(section) => `${formatMeasured(lengthOf(section.zone), units)} stretched`}
           />
           <p className={styles.caption}>
-            Stretched length in each zone, measured {formatDay(head.measurement.measuredAtMs, timeZone)}
-            {measurements.length > 1 && `; ${measurements.length} measurings kept`}
+            Stretched length in each zone, measured {formatDay(head.measurement.measuredAtMs, clock)}
+            {measurements.length > 1 && `; measured ${measurements.length} times`}
           </p>
         </div>
         <div>
@@ -96,6 +101,17 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
               </div>
             ))}
           </dl>
+          <details className={styles.more}>
+            <summary>more</summary>
+            <dl className={styles.facts}>
+              {exact.map(([name, value]) => (
+                <div key={name}>
+                  <dt>{name}</dt>
+                  <dd>{value}</dd>
+                </div>
+              ))}
+            </dl>
+          </details>
           {(measured.conditions?.length ?? 0) > 0 && (
             <p className={styles.chips}>
               {measured.conditions?.map((condition) => (
@@ -121,6 +137,18 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
               </dl>
             </Part>
           )}
+          {plans.length > 0 && (
+            <Part title="Plans ahead">
+              <ul className={styles.plans}>
+                {plans.map((plan) => (
+                  <li key={plan.id}>
+                    <Link href={`/plan/${plan.id}`}>{plan.title}</Link>, {setLabelOf(plan.set)}
+                    {plan.wearBy && `, ready by ${formatLocalTime(plan.wearBy, clock)}`}
+                  </li>
+                ))}
+              </ul>
+            </Part>
+          )}
           <Part title="Sets" note={sets.length === 0 ? undefined : String(sets.length)}>
             {sets.length === 0 ? (
               <p className={styles.caption}>None yet. The first plan starts from these measurements.</p>
@@ -132,25 +160,46 @@ export function HeadPage({ head, measurements, sets, timeZone }: Loaded) {
                     <th>What</th>
                     <th>Forecast</th>
                     <th>So far</th>
+                    <td />
                   </tr>
                 </thead>
                 <tbody>
                   {sets.map((set) => (
                     <tr key={set.id}>
-                      <td>{formatDay(set.startedAtMs, timeZone)}</td>
+                      <td>{formatDay(set.startedAtMs, clock)}</td>
                       <td>
-                        <Link href={`/sets/${set.id}`}>{wholeSetLabel(set.brief.set)}</Link>
+                        <Link href={`/sets/${set.id}`}>{setLabelOf(set.set)}</Link>
                       </td>
                       <td>
-                        {Math.round(set.forecast.daysPresentable.p10)} to{' '}
-                        {Math.round(set.forecast.daysPresentable.p90)} days
+                        {set.daysPresentable &&
+                          `${Math.round(set.daysPresentable.p10)} to ${Math.round(set.daysPresentable.p90)} days`}
                       </td>
-                      <td>{stageOf(set)}</td>
+                      <td>{stageWords(set)}</td>
+                      <td>
+                        <DoItAgain
+                          setId={set.id}
+                          size="small"
+                          label="Again"
+                          name={`Do it again: ${setLabelOf(set.set)}, ${formatDay(set.startedAtMs, clock)}`}
+                        />
+                      </td>
                     </tr>
                   ))}
                 </tbody>
               </table>
             )}
+            <p>
+              <Link href={`/sets/new?head=${head.id}`}>Write down a set done elsewhere</Link>
+            </p>
+          </Part>
+          <Part title="This record">
+            <HeadRecordActions
+              head={head}
+              counts={{ sets: sets.length, plans: plans.length }}
+              others={others}
+              merges={merges}
+              clock={clock}
+            />
           </Part>
         </div>
       </div>

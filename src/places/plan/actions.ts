@@ -1,25 +1,28 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import { briefOfFile } from '@/core/formats/brief-of-file';
-import { readBrief } from '@/core/formats/read-brief';
-import { SETTLED_DRAWS } from '@/core/plan/answer-view';
-import { forecast, MODEL_VERSION } from '@/core/plan/forecast';
-import { layoutFor } from '@/core/plan/layout-for';
+import { onClockOf } from '@/core/draft/edits';
+import { MODEL_VERSION } from '@/core/plan/forecast';
 import { checkShelf, gramsByProduct } from '@/core/shelf/shelf-check';
 import { action } from '@/server/action';
-import { chooseSchool, findHead, sameMeasure } from '@/server/db/rows/heads';
+import { chooseSchool, findHead } from '@/server/db/rows/heads';
 import {
   createPlan,
   findPlan,
+  keepPlan,
   listOpenPlans,
   renamePlan as renamePlanRow,
-  savePlan as savePlanRow,
   setPlanStatus,
+  type PlanRow,
 } from '@/server/db/rows/plans';
-import { findSet, startSet as startSetRow } from '@/server/db/rows/sets';
+import { findSet, setOfPlan } from '@/server/db/rows/sets';
+import { startSet as startSetRow } from '@/server/db/rows/set-commands';
 import { listProducts, countAsUsed } from '@/server/db/rows/shelf';
 import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
+import { inPool } from '@/server/pool';
+import type { Tx } from '@/server/db/client';
+import type { BegunForecast } from '@/workers/pool';
 import { copyTitle } from './copy-title';
 import {
   asidePlanInput,
@@ -60,7 +63,7 @@ export const openFile = action(openFileInput, async ({ input, actor, database, n
   const studioId = actor.studio.id;
   const head = await findHead(database.db, studioId, input.headId);
   if (!head) throw new AppError('not-found');
-  const brief = { timeZone: actor.studio.timeZone, ...told.value };
+  const brief = onClockOf(told.value, actor.studio.timeZone);
   const id = await database.write((tx) =>
     createPlan(
       tx,
@@ -98,7 +101,7 @@ export const copyPlan = action(planIdInput, async ({ input, actor, database, now
   return { id };
 });
 
-/** Makes a draft like a set that was done before, on the head as it is measured now. */
+/** Makes a draft like a set that was done before: its choices, products and parting, on the head as it is measured now. */
 export const planLikeSet = action(likeSetInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   const { timeZone } = actor.studio;
@@ -107,6 +110,7 @@ export const planLikeSet = action(likeSetInput, async ({ input, actor, database,
     const head = set && (await findHead(tx, studioId, set.headId));
     if (!set || !head) throw new AppError('not-found');
     const { startAt: _, ...brief } = set.brief;
+    const onShelf = new Set((await listProducts(tx, studioId)).map((product) => product.id));
     return createPlan(
       tx,
       studioId,
@@ -118,7 +122,10 @@ export const planLikeSet = action(likeSetInput, async ({ input, actor, database,
           wearBy: tomorrowMorning(nowMs, timeZone),
           timeZone,
         },
-        layerProductIds: (set.brief.set.layers ?? []).map(() => null),
+        layerProductIds: (set.brief.set.layers ?? []).map((_, i) => {
+          const product = set.layerProductIds[i];
+          return product && onShelf.has(product) ? product : null;
+        }),
         headId: head.id,
         measurementId: head.measurement.id,
         status: 'draft',
@@ -149,16 +156,7 @@ export const putAside = action(asidePlanInput, async ({ input, actor, database }
 /** Keeps a plan as it stands. */
 export const savePlan = action(savePlanInput, async ({ input, actor, database, nowMs }) => {
   const { id, revision, ...content } = input;
-  const studioId = actor.studio.id;
-  const next = await database.write(async (tx) => {
-    const before = await findPlan(tx, studioId, id);
-    const head = before && (await findHead(tx, studioId, before.headId));
-    if (!before || !head) throw new AppError('not-found');
-    // A plan that took over the newest measurements belongs to them from now on.
-    const isNewest = sameMeasure(head.measurement.head, content.brief.head);
-    const measurementId = isNewest ? head.measurement.id : before.measurementId;
-    return savePlanRow(tx, studioId, id, revision, { ...content, measurementId }, nowMs);
-  });
+  const next = await database.write((tx) => keepPlan(tx, actor.studio.id, id, revision, content, nowMs));
   return { revision: next };
 });
 
@@ -178,50 +176,71 @@ export const readMeasurement = action(planIdInput, async ({ input, actor, databa
   return { head: head.measurement.head };
 });
 
-/** Takes a plan to the chair: brief, forecast and sections are frozen as they are now. */
+/** How often a plan may change under the hands of another while it is begun. */
+const MOST_ATTEMPTS = 3;
+
+/**
+ * Takes a plan to the chair: brief, forecast and sections are frozen as they are now. A plan that was begun already,
+ * in another tab or before Back was pressed, answers with its set.
+ */
 export const startSet = action(planIdInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
-  const plan = await findPlan(database.db, studioId, input.id);
-  if (!plan) throw new AppError('not-found');
-  const brief = readBrief(plan.brief);
-  if (!brief.ok) throw new AppError('invalid', brief.errors);
-  const given = forecast(brief.value, layoutFor(brief.value), SETTLED_DRAWS);
-  const stop = given.plan.cautions.find((caution) => caution.severity === 'stop');
-  if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
-  const id = await database.write(async (tx) => {
-    const shelf = await listProducts(tx, studioId);
-    const { priceMinor } = checkShelf(given.plan, plan.layerProductIds, shelf, [], new Map(), null);
-    await countAsUsed(tx, studioId, gramsByProduct(given.plan.doses, plan.layerProductIds));
-    const setId = await startSetRow(
-      tx,
-      studioId,
-      {
-        headId: plan.headId,
-        planId: plan.id,
-        measurementId: plan.measurementId,
-        title: plan.title,
-        brief: plan.brief,
-        forecast: given.plan,
-        modelVersion: MODEL_VERSION,
-        dryingBelief: given.drying.belief,
-        costMinor: priceMinor === null ? null : Math.round(priceMinor),
-        sections: given.sections.map(({ number, zone, side, areaCm2, hairCount, installMin }) => ({
-          number,
-          zone,
-          side,
-          areaCm2,
-          hairCount,
-          plannedMin: installMin,
-        })),
-      },
-      nowMs,
-    );
-    await setPlanStatus(tx, studioId, plan.id, 'done');
-    return setId;
-  });
-  revalidatePath('/');
-  return { id };
+  for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+    const plan = await findPlan(database.db, studioId, input.id);
+    if (!plan) throw new AppError('not-found');
+    const begun = await setOfPlan(database.db, studioId, plan.id);
+    if (begun) return { id: begun.id };
+    const given = await inPool('begin', plan.brief);
+    if (!given.ok) throw new AppError('invalid', given.errors);
+    const stop = given.value.plan.cautions.find((caution) => caution.severity === 'stop');
+    if (stop) throw new AppError('invalid', [{ path: 'head.conditions', message: stop.text }]);
+    const id = await database.write((tx) => begin(tx, studioId, plan, given.value, nowMs));
+    if (id !== null) {
+      revalidatePath('/');
+      return { id };
+    }
+  }
+  throw new AppError('conflict');
 });
+
+/** Writes a set that is begun; null when the plan was changed since its forecast was worked out. */
+async function begin(
+  tx: Tx,
+  studioId: string,
+  { id: planId, revision }: PlanRow,
+  given: BegunForecast,
+  nowMs: number,
+): Promise<string | null> {
+  const plan = await findPlan(tx, studioId, planId);
+  if (!plan) throw new AppError('not-found');
+  const begun = await setOfPlan(tx, studioId, planId);
+  if (begun) return begun.id;
+  if (plan.revision !== revision) return null;
+  const shelf = await listProducts(tx, studioId);
+  const { priceMinor } = checkShelf(given.plan, plan.layerProductIds, shelf, [], new Map(), null);
+  await countAsUsed(tx, studioId, gramsByProduct(given.plan.doses, plan.layerProductIds));
+  const setId = await startSetRow(
+    tx,
+    studioId,
+    {
+      headId: plan.headId,
+      planId,
+      planStatusBefore: plan.status,
+      measurementId: plan.measurementId,
+      title: plan.title,
+      brief: plan.brief,
+      forecast: given.plan,
+      layerProductIds: plan.layerProductIds,
+      modelVersion: MODEL_VERSION,
+      dryingBelief: given.belief,
+      costMinor: priceMinor === null ? null : Math.round(priceMinor),
+      sections: given.sections,
+    },
+    nowMs,
+  );
+  await setPlanStatus(tx, studioId, planId, 'done');
+  return setId;
+}
 
 /** Chooses a plan as the one to carry out, or puts it back among the drafts. */
 export const bookPlan = action(bookPlanInput, async ({ input, actor, database }) => {

@@ -1,5 +1,8 @@
+import type { Units } from '@/core/formats/display';
 import type { PlanFile } from '@/core/formats/plan-file';
-import { formatDiameter, formatHours, formatIndex, formatMinutes, type UnitSystem } from '@/ui/format';
+import { plural } from '@/core/words/words';
+import { formatDiameter, formatHours, formatIndex, formatMinutes, formatPercent } from '@/ui/format';
+import { workOf } from './hands-on';
 
 /** What two ways of doing a head are compared by. */
 export interface Compared {
@@ -28,17 +31,15 @@ const SMALLEST = {
 export const comparedPlan = ({ drying, handsOn, result, daysPresentable }: PlanFile): Compared => ({
   chance: drying.chanceDryAtWearBy,
   dryH: drying.dryAfterH.p50,
-  workMin: handsOn.prepMin + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
+  workMin: workOf({ handsOn }).minutes,
   definition: result.definition.p50,
   days: daysPresentable.p50,
   stretch: result.stretch,
   curlMm: result.curlDiameterMm,
 });
 
-const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
-
 /** How one way differs from another, in words: "25 min more work", "lasts 2 days longer". Empty when they are alike. */
-export function differenceWords(from: Compared, to: Compared, units: UnitSystem): string[] {
+export function differenceWords(from: Compared, to: Compared, units: Units): string[] {
   const words: string[] = [];
   const dry = (to.dryH ?? 0) - (from.dryH ?? 0);
   if (from.dryH !== null && to.dryH !== null && Math.abs(dry) >= SMALLEST.dryH) {
@@ -51,7 +52,7 @@ export function differenceWords(from: Compared, to: Compared, units: UnitSystem)
   }
   const days = Math.round(to.days - from.days);
   if (Math.abs(to.days - from.days) >= SMALLEST.days && days !== 0) {
-    words.push(`lasts ${counted(Math.abs(days), 'day')} ${days > 0 ? 'longer' : 'less'}`);
+    words.push(`lasts ${plural(Math.abs(days), 'day')} ${days > 0 ? 'longer' : 'less'}`);
   }
   const definition = to.definition - from.definition;
   if (Math.abs(definition) >= SMALLEST.definition) {
@@ -61,9 +62,8 @@ export function differenceWords(from: Compared, to: Compared, units: UnitSystem)
   if (Math.abs(curl) >= SMALLEST.curl * from.curlMm && Math.abs(curl) >= 1) {
     words.push(`curls ${formatDiameter(Math.abs(curl), units)} ${curl > 0 ? 'larger' : 'smaller'}`);
   }
-  const stretch = Math.round((to.stretch - from.stretch) * 100);
   if (Math.abs(to.stretch - from.stretch) >= SMALLEST.stretch) {
-    words.push(`shows ${Math.abs(stretch)} % ${stretch > 0 ? 'more' : 'less'} of its length`);
+    words.push(`shows ${formatPercent(to.stretch)} of its length instead of ${formatPercent(from.stretch)}`);
   }
   if (from.chance !== null && to.chance !== null && Math.abs(to.chance - from.chance) >= SMALLEST.chance) {
     words.push(to.chance > from.chance ? 'surer to be dry' : 'less sure to be dry');

@@ -1,4 +1,4 @@
-import type { PlanContent } from './plan-content';
+import type { PlanContent } from '@/core/draft/draft-brief';
 
 /** A draft with its history. `revision` is the saved one it grew from. */
 export interface DraftState {
@@ -18,6 +18,8 @@ export type DraftAction =
   | { readonly type: 'kept'; readonly content: PlanContent; readonly revision: number }
   | { readonly type: 'conflicted' }
   | { readonly type: 'kept-mine'; readonly revision: number }
+  /** The server has a newer revision than the page was opened with, and nothing is unsaved here. */
+  | { readonly type: 'renewed'; readonly content: PlanContent; readonly revision: number }
   | { readonly type: 'took-theirs'; readonly content: PlanContent; readonly revision: number };
 
 const LONGEST_PAST = 100;
@@ -54,6 +56,10 @@ export function draftReducer(state: DraftState, action: DraftAction): DraftState
     }
     case 'kept':
       return { ...state, saved: action.content, revision: action.revision };
+    case 'renewed':
+      return state.present === state.saved && !state.conflict && action.revision > state.revision
+        ? startDraft(action.content, action.revision)
+        : state;
     case 'conflicted':
       return { ...state, conflict: true };
     case 'kept-mine':

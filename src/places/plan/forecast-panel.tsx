@@ -1,4 +1,5 @@
 'use client';
+import type { Clock, Units } from '@/core/formats/display';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
@@ -7,15 +8,14 @@ import { productRoles, type RoleId } from '@/core/products';
 import { techniqueOf, type TechniqueId } from '@/core/techniques';
 import type { TopicId } from '@/core/explain/topics';
 import { whyOf } from '@/core/explain/why-of';
+import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
+import { listed } from '@/core/words/words';
 import {
-  formatAboutClock,
   formatChance,
-  formatClock,
-  formatDay,
   formatDays,
   formatDiameter,
   formatHands,
@@ -24,15 +24,16 @@ import {
   formatLength,
   formatMass,
   formatMinutes,
-  type UnitSystem,
+  formatMoment,
 } from '@/ui/format';
 import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
 import { WhyList } from '@/ui/how-we-know/why-list';
 import { useUnits } from '@/ui/units-context';
+import { dryWords } from './dry-words';
+import { handsOnOf, partWords } from './hands-on';
 import styles from './forecast-panel.module.css';
 import type { Refining } from './use-forecast';
 
-const HOUR_MS = 3_600_000;
 /** A range a quarter either way (set-geometry §12). */
 const CURL_RANGE = 0.25;
 const MOST_REASONS = 4;
@@ -43,7 +44,7 @@ export interface ForecastPanelProps {
   readonly answer: AnsweredView;
   readonly meanLengthCm: number;
   readonly ownCoilMm: number;
-  readonly timeZone: string;
+  readonly clock: Clock;
   readonly handUnits: WeighedUnits;
   readonly isWorking: boolean;
   readonly refining: Refining | null;
@@ -63,11 +64,11 @@ interface FigureWords {
 /** Every figure of a plan in words, by its topic. */
 function figuresOf(
   { answer, meanLengthCm, ownCoilMm, handUnits }: ForecastPanelProps,
-  units: UnitSystem,
+  units: Units,
 ): Partial<Record<TopicId, FigureWords>> {
   const { plan } = answer.view;
   const { handsOn, result, daysPresentable } = plan;
-  const hands = handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin;
+  const hands = handsOnOf(plan);
   const product = plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
   const curl = result.curlDiameterMm;
   const { curlName } = techniqueOf(plan.sections[0]!.technique as TechniqueId);
@@ -77,8 +78,8 @@ function figuresOf(
   return {
     handsOn: {
       name: 'Hands-on',
-      value: formatMinutes(hands),
-      note: `set ${formatMinutes(handsOn.installMin.p50)} (${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}), undo ${formatMinutes(handsOn.takedownMin + handsOn.separatingMin)}`,
+      value: formatMinutes(hands.minutes),
+      note: `${partWords(hands)}; setting ${formatMinutes(handsOn.installMin.p10)} to ${formatMinutes(handsOn.installMin.p90)}`,
     },
     days: {
       name: 'Lasts',
@@ -143,17 +144,20 @@ const SHOWN: readonly TopicId[] = [
 export function ForecastPanel(props: ForecastPanelProps) {
   const { units } = useUnits();
   const [asked, setAsked] = useState<TopicId | null>(null);
-  const { answer, timeZone, isWorking } = props;
+  const { answer, clock, isWorking } = props;
   const { plan } = answer.view;
   const figures = figuresOf(props, units);
   const askedFigure = asked ? figures[asked] : undefined;
-  const dryWords = dryFigure(answer, timeZone);
-  const planCautions = plan.cautions.filter((caution) => caution.shows.includes('plan'));
+  const dryWords = dryFigure(answer, clock);
+  // What the drawer lacks is said once, by the shelf, which knows what could be taken instead.
+  const planCautions = plan.cautions.filter(
+    ({ shows, code }) => shows.includes('plan') && code !== 'tools-short',
+  );
   return (
     <div className={styles.panel} aria-busy={isWorking}>
       <DryHeadline
         answer={answer}
-        timeZone={timeZone}
+        clock={clock}
         words={dryWords}
         refining={props.refining}
         onStop={props.onStop}
@@ -188,35 +192,22 @@ export function ForecastPanel(props: ForecastPanelProps) {
   );
 }
 
-/** Dry to the root: by the clock where the day is laid out, else in hours. */
-function dryFigure({ view }: AnsweredView, timeZone: string): FigureWords {
-  const { dryAfterH } = view.plan.drying;
-  const start = view.blocks.find((block) => block.step === 'install')?.endMs;
-  if (start === undefined) {
-    return {
-      name: 'Dry to the root',
-      value: formatHours(dryAfterH.p50),
-      note: `after setting, between ${formatHours(dryAfterH.p10)} and ${formatHours(dryAfterH.p90)}`,
-    };
-  }
-  const at = (hours: number) => formatAboutClock(start + hours * HOUR_MS, timeZone);
-  return {
-    name: 'Dry to the root',
-    value: at(dryAfterH.p50),
-    note: `between ${at(dryAfterH.p10)} and ${at(dryAfterH.p90)}, ${formatDay(start + dryAfterH.p50 * HOUR_MS, timeZone)}`,
-  };
+/** The headline of the panel. */
+function dryFigure({ view }: AnsweredView, clock: Clock): FigureWords {
+  const { value, day, range } = dryWords(view, clock);
+  return { name: 'Dry to the root', value, note: day === null ? range : `${day}; ${range}` };
 }
 
 function DryHeadline({
   answer,
-  timeZone,
+  clock,
   words,
   refining,
   onStop,
   onAsk,
 }: {
   answer: AnsweredView;
-  timeZone: string;
+  clock: Clock;
   words: { value: string; note: string };
   refining: Refining | null;
   onStop: () => void;
@@ -225,8 +216,7 @@ function DryHeadline({
   const { view, drawn } = answer;
   const { drying } = view.plan;
   const feel = sectionsToFeel(view.dryTimes, drawn);
-  const feelWords =
-    feel.length > 1 ? `${feel.slice(0, -1).join(', ')} and ${feel.at(-1)}` : String(feel[0] ?? '');
+  const feelWords = listed(feel);
   const takedown = view.blocks.find((block) => block.step === 'takedown');
   const chance = drying.chanceDryAtWearBy;
   const tone = chance === null || chance >= 0.8 ? 'sure' : 'unsure';
@@ -242,20 +232,14 @@ function DryHeadline({
       <div className={styles.refining} data-on={refining !== null}>
         {refining ? (
           <>
-            <progress max={refining.wanted} value={refining.drawn} aria-label="Heads drawn" />
-            <span>
-              {refining.drawn} of {refining.wanted} possible heads
-            </span>
+            <progress max={refining.wanted} value={refining.drawn} aria-label="Making the range finer" />
+            <span>making the range finer</span>
             <Button size="small" onClick={onStop}>
               Stop
             </Button>
           </>
         ) : (
-          <span>
-            {drying.draws > 0
-              ? `range from ${drying.draws.toLocaleString('en-GB')} possible heads`
-              : 'a first estimate of the range'}
-          </span>
+          <span>{drying.draws >= SETTLED_DRAWS ? 'range worked out' : 'a first range'}</span>
         )}
       </div>
       <p className={styles.banner} data-tone={tone}>
@@ -267,7 +251,7 @@ function DryHeadline({
           <>
             <strong>{formatChance(chance)}</strong>
             <span>
-              sure to be dry at takedown, {formatClock(takedown.startMs, timeZone)}. Feel {feelWords} first.
+              sure to be dry at takedown, {formatMoment(takedown.startMs, clock)}. Feel {feelWords} first.
             </span>
           </>
         )}
@@ -317,17 +301,17 @@ function Figure({
 
 /** Which clipped-away quarter dries out before its turn, and when to mist it. */
 function Waiting({ plan, onAsk }: { plan: PlanFile; onAsk: (topic: TopicId) => void }) {
-  const thirsty = plan.drying.waiting.filter(
+  const needMisting = plan.drying.waiting.filter(
     (quarter) => quarter.mistAtMin.length > 0 || quarter.endsDryMin !== null,
   );
-  if (thirsty.length === 0) return null;
+  if (needMisting.length === 0) return null;
   return (
     <section className={styles.waiting}>
       <h2>
         <Ask topic="mist" name="While it waits" onAsk={onAsk} />
       </h2>
       <ul>
-        {thirsty.map(({ quadrant, endsDryMin, mistAtMin }) => (
+        {needMisting.map(({ quadrant, endsDryMin, mistAtMin }) => (
           <li key={quadrant}>
             {mistAtMin[0] !== undefined
               ? `Mist the ${QUADRANT_LABEL[quadrant]} after ${formatMinutes(mistAtMin[0])}${mistAtMin.length > 1 ? `, and again every ${formatMinutes(mistAtMin[0])}` : ''}.`

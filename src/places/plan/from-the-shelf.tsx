@@ -6,6 +6,7 @@ import { productRoles, type RoleId } from '@/core/products';
 import { formatMass, formatMoney } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { shortageWords } from '../shelf/shortage-words';
+import { listed } from '@/core/words/words';
 import styles from './from-the-shelf.module.css';
 
 /** What the plan takes from the shelf: what runs short and by how much, what is left after, and the price. */
@@ -59,7 +60,7 @@ export function FromTheShelf({
       {priceMinor !== null && (
         <p>
           <strong>{formatMoney(priceMinor, currency)}</strong> of product
-          {named.length > 0 ? `, without ${named.join(' and ')}: no price is known` : ''}.
+          {named.length > 0 ? `, without ${listed(named)}: no price is known` : ''}.
         </p>
       )}
     </section>

@@ -1,8 +1,7 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useAction } from '@/ui/hooks/use-action';
 import { newPlan } from './actions';
 
 /** Starts a plan for a head and goes there. */
@@ -16,21 +15,22 @@ export function NewPlanButton({
   variant?: 'contained' | 'outlined';
 }) {
   const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  const start = async () => {
-    setBusy(true);
-    const answer = await newPlan({ headId });
-    if (answer.ok) return router.push(`/plan/${answer.value.id}`);
-    setProblem(answer.errors[0]?.message ?? null);
-    setBusy(false);
-  };
+  const { run, isBusy, problem } = useAction();
   return (
     <>
-      <Button variant={variant} onClick={start} disabled={busy}>
+      <Button
+        variant={variant}
+        onClick={() =>
+          run(
+            () => newPlan({ headId }),
+            ({ id }) => router.push(`/plan/${id}`),
+          )
+        }
+        disabled={isBusy}
+      >
         {label}
       </Button>
-      {problem && <Alert severity="warning">{problem}</Alert>}
+      {problem}
     </>
   );
 }

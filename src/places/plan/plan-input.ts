@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { briefInput } from '@/core/formats/brief';
-import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/advice/schools';
+import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/schools/schools';
 import { bounded } from '@/core/formats/field';
 import { HAND_UNIT_IDS } from '@/core/products/hand-units';
 
@@ -8,14 +8,15 @@ const id = z.string().min(1).max(64);
 
 const title = z.string().trim().min(1, 'give the plan a name').max(80, 'a name of at most 80 letters');
 
-/** What the plan desk sends to be kept. */
-export const savePlanInput = z.strictObject({
-  id,
+const draft = {
   revision: z.int().min(1),
   title,
   brief: briefInput,
   layerProductIds: z.array(id.nullable()).max(8),
-});
+};
+/** What the plan desk sends to be kept, and the same at an address that names the plan. */
+export const savePlanInput = z.strictObject({ id, ...draft });
+export const draftInput = z.strictObject(draft);
 
 export const planIdInput = z.strictObject({ id });
 export const newPlanInput = z.strictObject({ headId: id });
@@ -34,7 +35,7 @@ export const openFileInput = z.strictObject({
 /** A school taken on a head. */
 export const schoolInput = z
   .strictObject({ headId: id, question: z.enum(SCHOOL_QUESTION_IDS), school: z.string().max(40) })
-  .refine(({ question, school }) => school in schoolQuestion(question).schools, {
+  .refine(({ question, school }) => Object.hasOwn(schoolQuestion(question).schools, school), {
     path: ['school'],
     error: 'choose one of the schools listed',
   });

@@ -1,19 +1,24 @@
 import 'server-only';
+import { clockOf, readDisplay } from '@/core/formats/display';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerDraft, answerView, SETTLED_DRAWS } from '@/core/plan/answer-view';
 import { query } from '@/server/action';
-import { findHead, listHeads } from '@/server/db/rows/heads';
-import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
-import { listSets } from '@/server/db/rows/sets';
+import { quickView, settledView } from '@/server/forecast-cache';
+import { findHead, listHeadNames } from '@/server/db/rows/heads';
+import { PAGE_SIZE } from '@/server/db/rows/paging';
+import { countPlans, findPlan, listOpenPlans, pageOfPlans, PLAN_ORDERS } from '@/server/db/rows/plans';
+import { listSets } from '@/server/db/rows/set-lists';
+import { setOfPlan } from '@/server/db/rows/sets';
 import { listProducts, listTools } from '@/server/db/rows/shelf';
 import { reservedFor } from '@/core/shelf/reserved';
+import { askedList } from '@/ui/shell/list-asked';
+import { cache } from 'react';
 import { bookedPlans } from '../shelf/queries';
 
 /** No more drafts than this are put beside each other. */
 const MOST_BESIDE = 3;
 
 /** Everything the plan desk opens with, or null when the plan is gone. */
-export const loadPlan = (id: string) =>
+export const loadPlan = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const plan = await findPlan(database.db, studioId, id);
@@ -34,23 +39,34 @@ export const loadPlan = (id: string) =>
       ],
       currency: actor.studio.currency,
       handUnits: actor.studio.handUnits,
-      timeZone: actor.studio.timeZone,
-      first: answerView(plan.brief),
+      clock: clockOf(actor.studio),
+      first: await quickView(plan),
+      setId: (await setOfPlan(database.db, studioId, id))?.id ?? null,
       nowMs,
+    };
+  }),
+);
+
+/** A page of plans, as its address asks for it, and the heads a new one can be made for. */
+export const loadPlans = (params: Parameters<typeof askedList>[0]) =>
+  query(async ({ actor, database }) => {
+    const asked = askedList(params, ['open', 'aside', 'done'], PLAN_ORDERS);
+    const studioId = actor.studio.id;
+    return {
+      plans: await pageOfPlans(database.db, studioId, asked),
+      counts: await countPlans(database.db, studioId),
+      heads: await listHeadNames(database.db, studioId),
+      asked: { ...asked, size: PAGE_SIZE },
+      clock: clockOf(actor.studio),
     };
   });
 
-/** Open plans, and the heads a new one can be made for. */
-export const loadPlans = () =>
-  query(async ({ actor, database, nowMs }) => ({
-    plans: await listOpenPlans(database.db, actor.studio.id),
-    heads: await listHeads(database.db, actor.studio.id),
-    timeZone: actor.studio.timeZone,
-    nowMs,
-  }));
-
-/** A plan and the other open drafts of its head, each worked out, with what an earlier set on it gave. */
-export const loadBeside = (id: string) =>
+/**
+ * A plan and other open drafts of its head, each worked out, with what an earlier set on it gave.
+ *
+ * @param beside ids of the drafts to stand beside it, by comma; empty takes the newest
+ */
+export const loadBeside = cache((id: string, beside: string) =>
   query(async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const plan = await findPlan(database.db, studioId, id);
@@ -58,22 +74,29 @@ export const loadBeside = (id: string) =>
     if (!plan || !head) return null;
     const open = await listOpenPlans(database.db, studioId, head.id);
     const first = open.filter((own) => own.id === id);
-    const drafts = [...first, ...open.filter((own) => own.id !== id)].slice(0, MOST_BESIDE);
+    const wanted = beside.split(',').filter(Boolean);
+    const rest = open.filter((own) => own.id !== id);
+    const chosen = wanted.length === 0 ? rest : rest.filter((own) => wanted.includes(own.id));
+    const drafts = [...first, ...chosen].slice(0, MOST_BESIDE);
     return {
       head,
       drafts: await Promise.all(
-        drafts.map(async (draft) => ({
-          ...draft,
-          layerProductIds: (await findPlan(database.db, studioId, draft.id))?.layerProductIds ?? [],
-          answer: answerView(draft.brief),
-        })),
+        drafts.map(async (draft) => {
+          const own = (await findPlan(database.db, studioId, draft.id))!;
+          return {
+            ...draft,
+            brief: own.brief,
+            layerProductIds: own.layerProductIds,
+            answer: await settledView(own),
+          };
+        }),
       ),
-      others: open.length - drafts.length,
+      open: rest.map((own) => ({ id: own.id, title: own.title })),
       earlier: (await listSets(database.db, studioId, 'ended', head.id)).map(
-        ({ id: setId, title, brief, startedAtMs, lastGoodDay }) => ({
+        ({ id: setId, title, set, startedAtMs, lastGoodDay }) => ({
           setId,
           title,
-          set: brief.set,
+          set,
           startedAtMs,
           lastGoodDay,
         }),
@@ -81,10 +104,11 @@ export const loadBeside = (id: string) =>
       products: await listProducts(database.db, studioId),
       tools: await listTools(database.db, studioId),
       handUnits: actor.studio.handUnits,
-      timeZone: actor.studio.timeZone,
+      clock: clockOf(actor.studio),
       nowMs,
     };
-  });
+  }),
+);
 
 /** A plan worked out to be printed or handed out; what is wrong with it where it does not add up; null when it is gone. */
 export const loadPrinted = (id: string) =>
@@ -93,16 +117,15 @@ export const loadPrinted = (id: string) =>
     const plan = await findPlan(database.db, studio.id, id);
     const head = plan && (await findHead(database.db, studio.id, plan.headId));
     if (!plan || !head) return null;
-    const draft = answerDraft(plan.brief, null);
-    if (draft.ok) draft.value.drawTo(SETTLED_DRAWS);
     return {
       content: { title: plan.title, brief: plan.brief, layerProductIds: plan.layerProductIds },
-      answer: draft.ok ? { ok: true as const, value: draft.value.view(SETTLED_DRAWS) } : draft,
+      answer: await settledView(plan),
       head,
       schools: head.schools,
       products: await listProducts(database.db, studio.id),
       handUnits: studio.handUnits,
-      timeZone: studio.timeZone,
+      clock: clockOf(studio),
+      units: readDisplay(studio.display),
       printedAtMs: nowMs,
     };
   });
@@ -110,8 +133,7 @@ export const loadPrinted = (id: string) =>
 /** Where a plan leads now: to its set once it was begun, else to the plan; null when both are gone. */
 export const whereToOpen = (id: string) =>
   query(async ({ actor, database }) => {
-    const begun = (await listSets(database.db, actor.studio.id, 'all')).filter((set) => set.planId === id);
-    const set = begun[0];
+    const set = await setOfPlan(database.db, actor.studio.id, id);
     if (set) return set.takenDownAtMs === null ? `/chair/${set.id}` : `/sets/${set.id}`;
     return (await findPlan(database.db, actor.studio.id, id)) ? `/plan/${id}` : null;
   });

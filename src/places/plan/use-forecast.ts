@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { startForecaster, type Forecaster } from '@/workers/client';
-import type { DraftBrief } from './plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 
 /** How far the drawing of heads is; null when it rests. */
 export interface Refining {

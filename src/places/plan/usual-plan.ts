@@ -1,8 +1,8 @@
 import { Temporal } from 'temporal-polyfill';
-import { withSchools, type ChosenSchools } from '@/core/advice/schools';
+import { withSchools, type ChosenSchools } from '@/core/schools/schools';
 import type { HeadInput } from '@/core/formats/brief';
 import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
-import type { DraftBrief } from './plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 
 const READY_HOUR = 9;
 

@@ -42,7 +42,7 @@ export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>
   return (
     <Page
       title="Scale"
-      lead="A pretended one, for trying out: it settles, drifts and trembles like a cheap one. Leave this page open beside the shelf."
+      lead="A make-believe scale to try weighing with: it settles, drifts and trembles like a cheap one. Leave this page open beside the shelf."
     >
       <div className={styles.scale}>
         <p className={styles.display} aria-live="off">

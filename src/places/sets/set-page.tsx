@@ -2,13 +2,13 @@
 import dynamic from 'next/dynamic';
 import type { TopicId } from '@/core/explain/topics';
 import { whyOf } from '@/core/explain/why-of';
-import { runState } from '@/core/run/run-state';
+import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import {
   formatClock,
-  formatDay,
+  formatMoment,
   formatDays,
   formatHours,
   formatIndex,
@@ -17,20 +17,23 @@ import {
 } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { Ribbon } from '@/ui/ribbon/ribbon';
-import { Page, Part } from '@/ui/shell/page';
-import { motifOfSection, wholeSetLabel } from '../plan/plan-content';
-import type { loadWear } from '../wear/queries';
-import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
-import styles from './set-page.module.css';
 import { LinkButton } from '@/ui/shell/link-button';
+import { Page, Part } from '@/ui/shell/page';
+import { motifOfSection, wholeSetLabel } from '@/core/draft/labels';
+import { HOUR_MS } from '@/core/units/time';
+import type { loadSet } from './queries';
+import { GivenUp } from './given-up';
+import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
+import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
+import styles from './set-page.module.css';
+import { WhatHappened } from './what-happened';
 
 const WearChart = dynamic(() => import('@/ui/charts/wear-chart').then((module) => module.WearChart), {
   ssr: false,
   loading: () => <p>Drawing the days…</p>,
 });
 
-type Loaded = NonNullable<Awaited<ReturnType<typeof loadWear>>>;
-const HOUR_MS = 3_600_000;
+type Loaded = NonNullable<Awaited<ReturnType<typeof loadSet>>>;
 
 const ROWS: Readonly<
   Record<OutcomeRow['id'], { label: string; topic: TopicId; show: (value: number) => string }>
@@ -63,41 +66,54 @@ function happenedWords(row: OutcomeRow): string {
 }
 
 /** One set: what was forecast, and what happened. */
-export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded) {
+export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
-  const state = runState(set.events, set.sections.length);
-  const { installedAtMs } = state;
+  const { installedAtMs, checks, pauses, standing } = set.run;
   const crown = set.brief.head.stretchedLengthCm;
   const crownCm = typeof crown === 'number' ? crown : crown.crown;
   const measured = set.wearDays.find((day) => day.visibleLengthCm !== null);
   const first = set.wearDays[0];
   const reason = set.outcome ? endReasons[set.outcome.reason as EndReasonId] : undefined;
   const rows = outcomeRows(set.forecast, {
-    workedMin: installedAtMs === null ? null : (installedAtMs - set.startedAtMs - state.pausedMs) / 60_000,
+    workedMin:
+      installedAtMs === null || set.isEnteredLater
+        ? null
+        : (installedAtMs - set.startedAtMs - restedMs(pauses, set.startedAtMs, installedAtMs)) / 60_000,
     checks:
       installedAtMs === null
         ? []
-        : set.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
+        : checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
     firstDefinition: first && first.day <= 1 ? { value: first.definition, day: first.day } : null,
     stretch: measured?.visibleLengthCm ? measured.visibleLengthCm / crownCm : null,
     lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
     endedByItself: reason?.ended ?? false,
   });
-  const takedownNote = set.events.find((event) => event.kind === 'taken-down')?.note;
-  const blocks = view?.blocks ?? [];
+  const takedownNote = standing.find((event) => event.kind === 'taken-down')?.note;
   return (
     <Page
       title={`${set.headName}, ${wholeSetLabel(set.brief.set)}`}
-      lead={`${set.title}, begun ${formatDay(set.startedAtMs, timeZone)}, ${formatClock(set.startedAtMs, timeZone)}`}
+      lead={`${set.title}, begun ${formatMoment(set.startedAtMs, clock)}`}
       action={
-        <LinkButton
-          variant="outlined"
-          href={set.takenDownAtMs === null ? `/chair/${set.id}` : `/wear/${set.id}`}
-        >
-          {set.takenDownAtMs === null ? 'To the chair' : 'Days of wear'}
-        </LinkButton>
+        <span className={styles.actions}>
+          <DoItAgain setId={set.id} />
+          {set.cancelledAtMs === null && (
+            <LinkButton
+              variant="outlined"
+              href={set.takenDownAtMs === null ? `/chair/${set.id}` : `/wear/${set.id}`}
+            >
+              {set.takenDownAtMs === null ? 'To the chair' : 'Days of wear'}
+            </LinkButton>
+          )}
+        </span>
       }
     >
+      {set.cancelledAtMs !== null && <CancelledNote setId={set.id} />}
+      {set.isEnteredLater && (
+        <p className={styles.later}>
+          Entered later: it counts for the days it lasted. Pace, drying and looks were not seen here, and the
+          forecast was worked out afterwards.
+        </p>
+      )}
       <div className={styles.columns}>
         <div>
           <table className={styles.rows}>
@@ -144,10 +160,10 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
             </tbody>
           </table>
           <ul className={styles.story}>
-            {set.checks.length > 0 && installedAtMs !== null && (
+            {checks.length > 0 && installedAtMs !== null && (
               <li>
                 Felt{' '}
-                {set.checks
+                {checks
                   .map(
                     (check) =>
                       `${check.feel} at section ${check.sectionNumber} after ${formatHours((check.atMs - installedAtMs) / HOUR_MS)}`,
@@ -157,18 +173,11 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
               </li>
             )}
             {takedownNote && <li>Taken down early: {takedownNote}</li>}
-            {set.outcome && (
-              <li>
-                Given up after day {set.outcome.lastGoodDay}:{' '}
-                {(reason?.label ?? set.outcome.reason).toLowerCase()}
-                {reason && !reason.ended && ' (cut short, so it may have lasted longer)'}. {set.outcome.note}
-              </li>
-            )}
-            {set.events
+            {standing
               .filter((event) => event.kind === 'note' && event.note)
               .map((event) => (
                 <li key={event.id}>
-                  {formatClock(event.atMs, timeZone)}: {event.note}
+                  {formatClock(event.atMs, clock)}: {event.note}
                 </li>
               ))}
           </ul>
@@ -195,13 +204,18 @@ export function SetPage({ set, view, drawn, partPath, timeZone, nowMs }: Loaded)
             blocks={blocks}
             readyMs={blocks.at(-1)!.endMs}
             days={set.forecast.daysPresentable}
-            timeZone={timeZone}
+            clock={clock}
             setLabel={wholeSetLabel(set.brief.set)}
             nowMs={nowMs}
             {...(set.wearDays.length > 0 ? { worn: { lastDay: set.wearDays.at(-1)!.day } } : {})}
           />
         </Part>
       )}
+      <Part title="What happened" note="to be put right where it was entered wrongly">
+        <WhatHappened setId={set.id} startedAtMs={set.startedAtMs} standing={standing} clock={clock} />
+        {set.takenDownAtMs !== null && <GivenUp setId={set.id} outcome={set.outcome} />}
+        {set.cancelledAtMs === null && <CancelSet setId={set.id} doneCount={set.run.doneOrder.length} />}
+      </Part>
       <p className={styles.model}>Forecast as given on the day, model {set.modelVersion}.</p>
     </Page>
   );

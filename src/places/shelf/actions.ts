@@ -1,7 +1,7 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import { Temporal } from 'temporal-polyfill';
-import { batchParts, mixed } from '@/core/shelf/mix';
+import { batchParts, mixed, type MixPart } from '@/core/shelf/mix';
 import { minorPerG } from '@/core/shelf/stock';
 import type { RoleId } from '@/core/products';
 import { action } from '@/server/action';
@@ -14,6 +14,7 @@ import {
   saveTool as saveToolRow,
   takeOff as takeOffRow,
   weighProduct,
+  type Product,
 } from '@/server/db/rows/shelf';
 import { saveCurrency as saveCurrencyRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
@@ -43,10 +44,37 @@ export const saveTool = action(saveToolInput, async ({ input, actor, database, n
   return { id };
 });
 
+/** What is in a mix, as far as it is still on the shelf. */
+const insideOf = (parts: readonly MixPart[], shelf: readonly Product[]) =>
+  parts.flatMap(({ productId, parts: own }) => {
+    const product = shelf.find(({ id }) => id === productId);
+    return product
+      ? [{ parts: own, of: { ...product, role: product.role as RoleId, minorPerG: minorPerG(product) } }]
+      : [];
+  });
+
+/** Ingredients of a mix in one line. */
+const ingredientsOf = (inside: ReturnType<typeof insideOf>) =>
+  inside
+    .map(({ of }) => of.ingredients)
+    .filter(Boolean)
+    .join('; ');
+
 /** Keeps a recipe. */
 export const saveMix = action(saveMixInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
-  const id = await database.write((tx) => saveMixRow(tx, actor.studio.id, saved, card, nowMs));
+  const id = await database.write(async (tx) => {
+    const inside = insideOf(card.parts, await listProducts(tx, actor.studio.id));
+    const { minorPerG: _, ...like } = inside.length > 0 ? mixed(inside) : { minorPerG: null };
+    return saveMixRow(
+      tx,
+      actor.studio.id,
+      saved,
+      card,
+      { ...like, ingredients: ingredientsOf(inside) },
+      nowMs,
+    );
+  });
   revalidatePath('/shelf');
   return { id };
 });
@@ -74,13 +102,7 @@ export const makeBatch = action(batchInput, async ({ input, actor, database, now
   const id = await database.write(async (tx) => {
     const mix = await findMix(tx, studio.id, input.mixId);
     if (!mix) throw new AppError('not-found');
-    const shelf = await listProducts(tx, studio.id);
-    const inside = mix.parts.flatMap(({ productId, parts }) => {
-      const product = shelf.find((own) => own.id === productId);
-      return product
-        ? [{ parts, of: { ...product, role: product.role as RoleId, minorPerG: minorPerG(product) } }]
-        : [];
-    });
+    const inside = insideOf(mix.parts, await listProducts(tx, studio.id));
     if (inside.length < mix.parts.length) {
       throw new AppError('invalid', [
         { path: 'parts', message: 'an ingredient is no longer on the shelf; change the recipe' },
@@ -107,10 +129,7 @@ export const makeBatch = action(batchInput, async ({ input, actor, database, now
           openedOn: today.toString(),
           useBy: today.add({ days: mix.keepsDays }).toString(),
           notes: mix.notes,
-          ingredients: inside
-            .map(({ of }) => of.ingredients)
-            .filter(Boolean)
-            .join('; '),
+          ingredients: ingredientsOf(inside),
         },
       },
       nowMs,

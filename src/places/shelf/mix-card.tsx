@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { productRoles, type RoleId } from '@/core/products';
 import { batchParts } from '@/core/shelf/mix';
+import { plural } from '@/core/words/words';
 import { formatCalendarDay, formatMass } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { makeBatch } from './actions';
@@ -25,7 +26,7 @@ export function MixCard({
   today: string;
 }) {
   const router = useRouter();
-  const { units } = useUnits();
+  const { units, clock } = useUnits();
   const [batch, setBatch] = useState(String(mix.batchG));
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -51,16 +52,14 @@ export function MixCard({
         <small>{productRoles[mix.role as RoleId]?.label.toLowerCase() ?? mix.role}</small>
       </h3>
       <p>
-        {mix.parts
-          .map(({ productId, parts }) => `${parts} ${parts === 1 ? 'part' : 'parts'} ${name(productId)}`)
-          .join(', ')}
-        ; keeps {mix.keepsDays} days
+        {mix.parts.map(({ productId, parts }) => `${plural(parts, 'part')} ${name(productId)}`).join(', ')};
+        keeps {plural(mix.keepsDays, 'day')}
       </p>
       {made?.useBy && (
         <p data-short={isPast}>
           {isPast
-            ? `The batch of ${formatCalendarDay(made.openedOn ?? made.useBy)} is past its day: throw it away.`
-            : `A batch stands there, good until ${formatCalendarDay(made.useBy)}.`}
+            ? `The batch of ${formatCalendarDay(made.openedOn ?? made.useBy, clock)} is past its day: throw it away.`
+            : `A batch stands there, good until ${formatCalendarDay(made.useBy, clock)}.`}
         </p>
       )}
       <div className={styles.batch}>

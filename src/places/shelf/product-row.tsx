@@ -3,14 +3,14 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
-import { leftNowG, minorPerG } from '@/core/shelf/stock';
+import { isUnmade, leftNowG, minorPerG } from '@/core/shelf/stock';
 import { formatCalendarDay, formatMass, formatMoney } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import type { Product } from './shelf-types';
+import { PRICED } from './priced-weight';
 import styles from './shelf-page.module.css';
 
 const WeighDialog = dynamic(() => import('./weighing/weigh-dialog').then((module) => module.WeighDialog));
-const PRICED_G = 100;
 
 /** One product: what is left, what is spoken for, what it costs, how long it keeps. */
 export function ProductRow({
@@ -27,7 +27,7 @@ export function ProductRow({
   currency: string;
   today: string;
 }) {
-  const { units } = useUnits();
+  const { units, clock } = useUnits();
   const [isWeighing, setWeighing] = useState(false);
   const left = leftNowG(product);
   const perG = minorPerG(product);
@@ -42,7 +42,9 @@ export function ProductRow({
         <Link href={`/shelf/products/${product.id}`}>{product.name}</Link>
       </span>
       <span role="cell" className={styles.left}>
-        {left === null ? (
+        {isUnmade(product) ? (
+          'no batch made yet'
+        ) : left === null ? (
           'never weighed'
         ) : (
           <>
@@ -64,11 +66,11 @@ export function ProductRow({
       >
         {keptG > 0 ? formatMass(keptG, units) : '–'}
       </span>
-      <span role="cell" data-label="for 100 g" data-none={perG === null}>
-        {perG === null ? '–' : formatMoney(perG * PRICED_G, currency)}
+      <span role="cell" data-label={`for ${PRICED[units.mass].words}`} data-none={perG === null}>
+        {perG === null ? '–' : formatMoney(perG * PRICED[units.mass].grams, currency)}
       </span>
       <span role="cell" data-label="use by" data-none={product.useBy === null} data-short={isPast}>
-        {product.useBy === null ? '–' : `${formatCalendarDay(product.useBy)}${isPast ? ', past' : ''}`}
+        {product.useBy === null ? '–' : `${formatCalendarDay(product.useBy, clock)}${isPast ? ', past' : ''}`}
       </span>
       <span role="cell">
         <Button

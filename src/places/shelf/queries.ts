@@ -1,17 +1,22 @@
 import 'server-only';
+import type { Clock } from '@/core/formats/display';
+import { clockOf } from '@/core/formats/display';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerView } from '@/core/plan/answer-view';
 import { reservedFor, type Booked } from '@/core/shelf/reserved';
 import { checkShelf } from '@/core/shelf/shelf-check';
 import { dateInZone } from '@/ui/format';
+import { cache } from 'react';
 import { query } from '@/server/action';
+import { quickView } from '@/server/forecast-cache';
 import type { Reader } from '@/server/db/client';
 import { findMix, findProduct, findTool, listMixes, listProducts, listTools } from '@/server/db/rows/shelf';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
-import { listSets } from '@/server/db/rows/sets';
+import { listPricedSets } from '@/server/db/rows/set-lists';
 
 /** Sets whose price is shown. */
 const MOST_PRICED = 5;
+/** Booked plans that are looked at: those to be ready first. */
+const MOST_BOOKED = 40;
 
 /** A booked plan with its head, for the words. */
 export interface BookedPlan extends Booked {
@@ -21,13 +26,16 @@ export interface BookedPlan extends Booked {
 
 /** Every booked plan with what it takes. Plans that no longer add up take nothing. */
 export async function bookedPlans(reader: Reader, studioId: string): Promise<BookedPlan[]> {
-  const chosen = (await listOpenPlans(reader, studioId)).filter((plan) => plan.status === 'chosen');
+  const chosen = (await listOpenPlans(reader, studioId, undefined, ['chosen'])).sort((a, b) =>
+    (a.wearBy ?? '9').localeCompare(b.wearBy ?? '9'),
+  );
   const found = await Promise.all(
-    chosen.map(async ({ id, title, headName, brief }) => {
-      const answer = answerView(brief);
+    chosen.slice(0, MOST_BOOKED).map(async ({ id, title, headName }) => {
       const plan = await findPlan(reader, studioId, id);
-      const read = readBrief(brief);
-      if (!answer.ok || !read.ok || !plan) return null;
+      const read = plan && readBrief(plan.brief);
+      if (!plan || !read?.ok) return null;
+      const answer = await quickView(plan);
+      if (!answer.ok) return null;
       return {
         id,
         title,
@@ -44,7 +52,7 @@ export async function bookedPlans(reader: Reader, studioId: string): Promise<Boo
 }
 
 /** What booked plans will find missing, in the order they are due. */
-export async function bookedShortages(reader: Reader, studioId: string, timeZone: string) {
+export async function bookedShortages(reader: Reader, studioId: string, clock: Clock) {
   const [booked, products, tools] = await Promise.all([
     bookedPlans(reader, studioId),
     listProducts(reader, studioId),
@@ -62,7 +70,7 @@ export async function bookedShortages(reader: Reader, studioId: string, timeZone
       products,
       tools,
       reservedFor(plan, booked),
-      plan.readyMs === null ? null : dateInZone(plan.readyMs, timeZone),
+      plan.readyMs === null ? null : dateInZone(plan.readyMs, clock.timeZone),
     ),
   }));
 }
@@ -71,45 +79,49 @@ export async function bookedShortages(reader: Reader, studioId: string, timeZone
 export const loadShelf = () =>
   query(async ({ actor, database, nowMs }) => {
     const { studio } = actor;
-    const booked = await bookedShortages(database.db, studio.id, studio.timeZone);
-    const priced = (await listSets(database.db, studio.id, 'all')).filter((set) => set.costMinor !== null);
+    const booked = await bookedShortages(database.db, studio.id, clockOf(studio));
     return {
       products: await listProducts(database.db, studio.id),
       tools: await listTools(database.db, studio.id),
       mixes: await listMixes(database.db, studio.id),
       booked,
-      priced: priced.slice(0, MOST_PRICED).map(({ id, title, headName, startedAtMs, costMinor }) => ({
-        id,
-        title,
-        headName,
-        startedAtMs,
-        costMinor: costMinor ?? 0,
-      })),
+      priced: (await listPricedSets(database.db, studio.id, MOST_PRICED)).map(
+        ({ id, title, headName, startedAtMs, costMinor }) => ({
+          id,
+          title,
+          headName,
+          startedAtMs,
+          costMinor: costMinor ?? 0,
+        }),
+      ),
       currency: studio.currency,
       today: dateInZone(nowMs, studio.timeZone),
-      timeZone: studio.timeZone,
+      clock: clockOf(studio),
     };
   });
 
 /** One product for its form, or null. */
-export const loadProduct = (id: string) =>
+export const loadProduct = cache((id: string) =>
   query(async ({ actor, database }) => {
     const product = await findProduct(database.db, actor.studio.id, id);
     return product && { product, currency: actor.studio.currency };
-  });
+  }),
+);
 
 /** What a form of a new product must know. */
 export const loadCurrency = () => query(({ actor }) => Promise.resolve(actor.studio.currency));
 
 /** One tool for its form, or null. */
-export const loadTool = (id: string) =>
-  query(({ actor, database }) => findTool(database.db, actor.studio.id, id));
+export const loadTool = cache((id: string) =>
+  query(({ actor, database }) => findTool(database.db, actor.studio.id, id)),
+);
 
 /** One recipe, or null where it is gone; and what can go into it. */
-export const loadMix = (id: string | null) =>
+export const loadMix = cache((id: string | null) =>
   query(async ({ actor, database }) => {
     const mix = id === null ? null : await findMix(database.db, actor.studio.id, id);
     if (id !== null && !mix) return null;
     const products = await listProducts(database.db, actor.studio.id);
     return { mix, products: products.filter((product) => product.mixId === null || product.mixId !== id) };
-  });
+  }),
+);

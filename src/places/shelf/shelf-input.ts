@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LAYER_RANGES, TOOL_RANGES } from '@/core/formats/ranges';
 import { CURRENCIES, MINOR_UNITS } from '@/core/formats/money';
 import { neededNumber, neededWhole, typedDay, typedNumber } from '@/core/formats/typed-field';
 import { choice } from '@/core/formats/field';
@@ -15,8 +16,8 @@ export const productForm = z
     name,
     role: choice('kind of product', ROLE_IDS),
     waterPercent: typedNumber('Water in it', 0, 100, '%'),
-    hold: typedNumber('Hold', 0, 5),
-    weight: typedNumber('Weight', 0, 5),
+    hold: typedNumber('Hold', LAYER_RANGES.hold.low, LAYER_RANGES.hold.high),
+    weight: typedNumber('Weight', LAYER_RANGES.weight.low, LAYER_RANGES.weight.high),
     hasProtein: z.boolean(),
     sizeG: typedNumber('Size', 1, 20_000, 'g'),
     price: typedNumber('Price', 0, 100_000),
@@ -36,12 +37,13 @@ export const productForm = z
     priceMinor: price === null ? null : Math.round(price * MINOR_UNITS),
   }));
 
+const { diameterMm, workingLengthMm, owned } = TOOL_RANGES;
 /** What the form of a tool holds. */
 export const toolForm = z.strictObject({
   kind: choice('kind of tool', DRAWER_KIND_IDS),
-  diameterMm: neededNumber('Diameter', 3, 80, 'mm'),
-  workingLengthMm: neededNumber('Working length', 20, 600, 'mm'),
-  owned: neededWhole('How many', 0, 1000),
+  diameterMm: neededNumber('Diameter', diameterMm.low, diameterMm.high, 'mm'),
+  workingLengthMm: neededNumber('Working length', workingLengthMm.low, workingLengthMm.high, 'mm'),
+  owned: neededWhole('How many', owned.low, owned.high),
   swatch: z.string().regex(/^#[0-9a-f]{6}$/i, 'choose a colour'),
 });
 

@@ -1,4 +1,5 @@
 import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
+import { isUnmade } from '@/core/shelf/stock';
 import { LinkButton } from '@/ui/shell/link-button';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatDay, formatMoney } from '@/ui/format';
@@ -6,13 +7,14 @@ import { Page, Part } from '@/ui/shell/page';
 import { CurrencyChoice } from './currency-choice';
 import { MixCard } from './mix-card';
 import { ProductRow } from './product-row';
+import { PricedWeight } from './priced-weight';
 import { Shortages } from './shortages';
 import type { Shelf } from './shelf-types';
 import { ToolRows } from './tool-rows';
 import styles from './shelf-page.module.css';
 
 /** What there is to set with, what is spoken for, and what it costs. */
-export function ShelfPage({ products, tools, mixes, booked, priced, currency, today, timeZone }: Shelf) {
+export function ShelfPage({ products, tools, mixes, booked, priced, currency, today, clock }: Shelf) {
   const kept = new Map<string, number>();
   for (const { check } of booked)
     for (const { id, needG } of check.products) kept.set(id, (kept.get(id) ?? 0) + needG);
@@ -28,8 +30,8 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
     </LinkButton>
   );
   return (
-    <Page title="Shelf" lead="What there is to set with, and what is spoken for." action={add}>
-      <Shortages booked={booked} timeZone={timeZone} />
+    <Page title="Shelf" lead="What there is to set with, and what booked sets will need." action={add}>
+      <Shortages booked={booked} clock={clock} />
       <Part title="Products" note="what is left is as weighed, less what sets were planned to take since">
         {products.length === 0 ? (
           <EmptyState
@@ -43,7 +45,9 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
               <span role="columnheader">Name</span>
               <span role="columnheader">Left</span>
               <span role="columnheader">Kept for booked</span>
-              <span role="columnheader">For 100 g</span>
+              <span role="columnheader">
+                For <PricedWeight />
+              </span>
               <span role="columnheader">Use by</span>
               <span role="columnheader" className="visually-hidden">
                 Weigh
@@ -76,7 +80,7 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
                 key={mix.id}
                 mix={mix}
                 products={products}
-                made={products.find((product) => product.mixId === mix.id) ?? null}
+                made={products.find((product) => product.mixId === mix.id && !isUnmade(product)) ?? null}
                 today={today}
               />
             ))}
@@ -97,7 +101,7 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
                 <a href={`/sets/${id}`}>
                   {headName}, {title}
                 </a>
-                <span>{formatDay(startedAtMs, timeZone)}</span>
+                <span>{formatDay(startedAtMs, clock)}</span>
                 <strong>{formatMoney(costMinor, currency)}</strong>
               </li>
             ))}

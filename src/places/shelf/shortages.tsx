@@ -1,13 +1,13 @@
 'use client';
 import Link from 'next/link';
-import { formatClock, formatDay } from '@/ui/format';
+import { formatMoment } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { shortageWords } from './shortage-words';
 import type { Shelf } from './shelf-types';
 import styles from './shelf-page.module.css';
 
 /** What booked sets will find missing; nothing where there is enough for all of them. */
-export function Shortages({ booked, timeZone }: Pick<Shelf, 'booked' | 'timeZone'>) {
+export function Shortages({ booked, clock }: Pick<Shelf, 'booked' | 'clock'>) {
   const { units } = useUnits();
   const missing = booked
     .map((plan) => ({ plan, words: shortageWords(plan.check, plan.sections, units) }))
@@ -22,12 +22,7 @@ export function Shortages({ booked, timeZone }: Pick<Shelf, 'booked' | 'timeZone
             <Link href={`/plan/${plan.id}`}>
               {plan.headName}, {plan.title}
             </Link>
-            {plan.readyMs !== null && (
-              <span>
-                {' '}
-                for {formatDay(plan.readyMs, timeZone)}, {formatClock(plan.readyMs, timeZone)}
-              </span>
-            )}
+            {plan.readyMs !== null && <span> for {formatMoment(plan.readyMs, clock)}</span>}
             <div>{words.join(' ')}</div>
           </li>
         ))}

@@ -1,68 +1,96 @@
 import 'server-only';
-import { readBrief } from '@/core/formats/read-brief';
-import { answerView } from '@/core/plan/answer-view';
+import { clockOf } from '@/core/formats/display';
+import { whyOf } from '@/core/explain/why-of';
+import { localMs } from '@/core/schedule/local-time';
 import { withBelief } from '@/core/plan/forecast-view';
 import { chancesAt, dryingNow } from '@/core/plan/drying-now';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
+import { dayOfWear } from '@/core/wear/wear-day-number';
 import { query } from '@/server/action';
+import { inPool } from '@/server/pool';
 import { bookedShortages } from '../shelf/queries';
-import { listHeads } from '@/server/db/rows/heads';
-import { listOpenPlans } from '@/server/db/rows/plans';
-import { findSet, listSets } from '@/server/db/rows/sets';
+import { HOUR_MS } from '@/core/units/time';
+import { countHeads } from '@/server/db/rows/heads';
+import { countPlans, listOpenPlans } from '@/server/db/rows/plans';
+import { countSets, listSets } from '@/server/db/rows/set-lists';
+import { findSet } from '@/server/db/rows/sets';
+import { enteredDays } from '@/server/db/rows/wear';
 
-const HOUR_MS = 3_600_000;
+/** Cards of a part of Today: what does not fit is counted, and stands in its own place. */
+const MOST_CARDS = 8;
 
 /** What needs hands now, and what is coming. */
 export const loadToday = () =>
   query(async ({ actor, database, nowMs }) => {
-    const studioId = actor.studio.id;
-    const chair = await listSets(database.db, studioId, 'chair');
+    const { id: studioId, name } = actor.studio;
+    const clock = clockOf(actor.studio);
+    const { db } = database;
+    const chair = await listSets(db, studioId, 'chair');
+    const dryingSets = chair.filter((set) => set.installedAtMs !== null);
     const drying = await Promise.all(
-      chair
-        .filter((set) => set.installedAtMs !== null)
-        .map(async (set) => {
-          const record = await findSet(database.db, studioId, set.id);
-          const answer = answerView(set.brief);
-          if (!record || !answer.ok || set.installedAtMs === null) return null;
-          const installedAtMs = set.installedAtMs;
-          const { dryTimes, plan } = withBelief(answer.value.view, record.dryingBelief);
-          const now = dryingNow(
-            dryTimes,
-            record.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
-            (number) => plan.sections[number - 1]?.zone ?? 'crown',
-          );
-          const chances = chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS));
-          return {
-            set,
-            drawn: answer.value.drawn,
-            chances,
-            feel: sectionsToFeel(dryTimes, plan.sections),
-            feelAtMs: installedAtMs + now.worthFeelingAfterH * HOUR_MS,
-          };
-        }),
+      dryingSets.slice(0, MOST_CARDS).map(async (set) => {
+        const record = await findSet(db, studioId, set.id).catch(() => null);
+        const answer = record && (await inPool('view', { brief: record.brief, draws: 0 }));
+        if (!record || !answer?.ok || set.installedAtMs === null) return null;
+        const installedAtMs = set.installedAtMs;
+        const { dryTimes, plan } = withBelief(answer.value.view, record.dryingBelief);
+        const now = dryingNow(
+          dryTimes,
+          record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
+          (number) => plan.sections[number - 1]?.zone ?? 'crown',
+        );
+        const chances = chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS));
+        return {
+          set,
+          drawn: answer.value.drawn,
+          chances,
+          why: whyOf(record.forecast, 'dry'),
+          feel: sectionsToFeel(dryTimes, plan.sections),
+          feelAtMs: installedAtMs + now.worthFeelingAfterH * HOUR_MS,
+        };
+      }),
     );
-    const worn = await Promise.all(
-      (await listSets(database.db, studioId, 'worn')).map(async (set) => ({
-        set,
-        days: (await findSet(database.db, studioId, set.id))?.wearDays.map((day) => day.day) ?? [],
-      })),
+    const wornSets = await listSets(db, studioId, 'worn');
+    const days = await enteredDays(
+      db,
+      studioId,
+      wornSets.map(({ id }) => id),
     );
-    const plans = (await listOpenPlans(database.db, studioId)).map((plan) => {
-      const brief = readBrief(plan.brief);
-      return { ...plan, readyMs: brief.ok ? brief.value.wearByMs : null };
-    });
+    const worn = wornSets
+      .map((set) => {
+        const day = dayOfWear(set.takenDownAtMs ?? nowMs, nowMs, clock.timeZone);
+        return { set, day, isEntered: days.get(set.id)?.includes(day) ?? false };
+      })
+      .sort((a, b) => Number(a.isEntered) - Number(b.isEntered));
+    const plans = (await listOpenPlans(db, studioId)).map((plan) => ({
+      ...plan,
+      readyMs: plan.wearBy === null ? null : localMs(plan.wearBy, clock.timeZone),
+    }));
+    const booked = plans
+      .filter((plan) => plan.status === 'chosen')
+      .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity));
+    const drafts = plans.filter((plan) => plan.status === 'draft');
+    const counts = await countSets(db, studioId);
     return {
-      studioName: actor.studio.name,
-      timeZone: actor.studio.timeZone,
+      studioName: name,
+      clock,
       nowMs,
-      setting: chair.filter((set) => set.installedAtMs === null),
+      setting: chair.filter((set) => set.installedAtMs === null).slice(0, MOST_CARDS),
       drying: drying.filter((row) => row !== null),
-      worn,
-      booked: plans
-        .filter((plan) => plan.status === 'chosen')
-        .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity)),
-      drafts: plans.filter((plan) => plan.status === 'draft'),
-      short: await bookedShortages(database.db, studioId, actor.studio.timeZone),
-      hasHeads: (await listHeads(database.db, studioId)).length > 0,
+      worn: worn.slice(0, MOST_CARDS),
+      booked: booked.slice(0, MOST_CARDS),
+      drafts: drafts.slice(0, MOST_CARDS),
+      more: {
+        chair: Math.max(0, counts.chair - 2 * MOST_CARDS),
+        worn: Math.max(0, counts.worn - MOST_CARDS),
+        plans: Math.max(
+          0,
+          (await countPlans(db, studioId)).open -
+            Math.min(booked.length, MOST_CARDS) -
+            Math.min(drafts.length, MOST_CARDS),
+        ),
+      },
+      short: await bookedShortages(db, studioId, clock),
+      hasHeads: (await countHeads(db, studioId)).present > 0,
     };
   });

@@ -1,30 +1,28 @@
-import { whyOf } from '@/core/explain/why-of';
-import type { PlanFile } from '@/core/formats/plan-file';
+import { daysWhy } from '@/core/explain/why-of';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
-import { formatAboutClock, formatClock, formatDay, formatChance } from '@/ui/format';
+import { formatAboutWhen, formatChance, formatClock, formatDay, formatMoment, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
+import Link from 'next/link';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page, Part } from '@/ui/shell/page';
-import { wholeSetLabel } from '../plan/plan-content';
+import { setLabelOf } from '@/core/draft/labels';
 import { Shortages } from '../shelf/shortages';
-import { wornDay } from '../wear/worn-day';
+import type { Spread } from '@/core/stats/spread';
+import { listed, plural } from '@/core/words/words';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
 import styles from './today-page.module.css';
 import { LinkButton } from '@/ui/shell/link-button';
 
-const lasts = ({ daysPresentable: { p10, p90 } }: PlanFile) => `${Math.round(p10)} to ${Math.round(p90)}`;
+const lasts = ({ p10, p90 }: Spread) => `${Math.round(p10)} to ${Math.round(p90)}`;
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
-  const { timeZone, nowMs, setting, drying, worn, booked, drafts } = today;
+  const { clock, nowMs, setting, drying, worn, booked, drafts } = today;
   const isQuiet = setting.length + drying.length + worn.length + booked.length + drafts.length === 0;
   return (
-    <Page
-      title="Today"
-      lead={`${today.studioName}, ${formatDay(nowMs, timeZone)}, ${formatClock(nowMs, timeZone)}`}
-    >
+    <Page title="Today" lead={`${today.studioName}, ${formatMoment(nowMs, clock)}`}>
       {isQuiet && (
         <EmptyState
           title={today.hasHeads ? 'Nothing needs hands now' : 'Welcome'}
@@ -40,7 +38,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
           }
         />
       )}
-      <Shortages booked={today.short} timeZone={timeZone} />
+      <Shortages booked={today.short} clock={clock} />
       <div className={styles.parts}>
         {setting.length > 0 && (
           <Part title="In the chair">
@@ -48,17 +46,20 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               {setting.map((set) => (
                 <LinkCard key={set.id} href={`/chair/${set.id}`} title={set.headName} tone="now">
                   <p>
-                    {wholeSetLabel(set.brief.set)}, since {formatClock(set.startedAtMs, timeZone)}
+                    {setLabelOf(set.set)}, since {formatWhen(set.startedAtMs, clock, nowMs)}
                   </p>
                 </LinkCard>
               ))}
             </Cards>
           </Part>
         )}
+        {today.more.chair > 0 && (
+          <More href="/chair" count={today.more.chair} one="set at the chair" many="sets at the chair" />
+        )}
         {drying.length > 0 && (
           <Part title="Drying now">
             <Cards>
-              {drying.map(({ set, drawn, chances, feel, feelAtMs }) => (
+              {drying.map(({ set, drawn, chances, why, feel, feelAtMs }) => (
                 <LinkCard
                   key={set.id}
                   href={`/chair/${set.id}`}
@@ -73,19 +74,19 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                     />
                   }
                 >
-                  <p>{wholeSetLabel(set.brief.set)}</p>
+                  <p>{setLabelOf(set.set)}</p>
                   <p className={styles.chance}>
                     <strong>{formatChance(chances.whole)}</strong>{' '}
                     <AskHow
                       topic="dry"
                       name="sure every root is dry"
                       now={`${formatChance(chances.whole)} sure that every root on ${set.headName} is dry now.`}
-                      why={whyOf(set.forecast, 'dry')}
+                      why={why}
                     />
                   </p>
                   <p>
-                    Feel {feel.slice(0, -1).join(', ')} and {feel.at(-1)}{' '}
-                    {feelAtMs <= nowMs ? 'now' : `about ${formatAboutClock(feelAtMs, timeZone)}`}
+                    Feel {listed(feel)}{' '}
+                    {feelAtMs <= nowMs ? 'now' : `about ${formatAboutWhen(feelAtMs, clock, nowMs)}`}
                   </p>
                 </LinkCard>
               ))}
@@ -95,34 +96,40 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
         {worn.length > 0 && (
           <Part title="Being worn">
             <Cards>
-              {worn.map(({ set, days }) => {
-                const day = wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone);
+              {worn.map(({ set, day, isEntered }) => {
                 return (
                   <LinkCard
                     key={set.id}
                     href={`/wear/${set.id}`}
                     title={set.headName}
-                    tone={days.includes(day) ? 'plain' : 'now'}
+                    tone={isEntered ? 'plain' : 'now'}
                     figure={
                       <>
                         <strong>day {day}</strong>
-                        {lasts(set.forecast)}{' '}
-                        <AskHow
-                          topic="days"
-                          name="forecast"
-                          now={`On ${set.headName} it lasts ${lasts(set.forecast)} days. Today is day ${day}.`}
-                          why={whyOf(set.forecast, 'days')}
-                        />
+                        {set.daysPresentable && (
+                          <>
+                            {lasts(set.daysPresentable)}{' '}
+                            <AskHow
+                              topic="days"
+                              name="forecast"
+                              now={`On ${set.headName} it lasts ${lasts(set.daysPresentable)} days. Today is day ${day}.`}
+                              why={daysWhy(set.daysPresentable)}
+                            />
+                          </>
+                        )}
                       </>
                     }
                   >
-                    <p>{wholeSetLabel(set.brief.set)}</p>
-                    <p>{days.includes(day) ? 'today is entered' : 'today is not entered yet'}</p>
+                    <p>{setLabelOf(set.set)}</p>
+                    <p>{isEntered ? 'today is entered' : 'today is not entered yet'}</p>
                   </LinkCard>
                 );
               })}
             </Cards>
           </Part>
+        )}
+        {today.more.worn > 0 && (
+          <More href="/wear" count={today.more.worn} one="style being worn" many="styles being worn" />
         )}
         {booked.length > 0 && (
           <Part title="Booked">
@@ -135,15 +142,18 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                   figure={
                     plan.readyMs !== null && (
                       <>
-                        <strong>{formatClock(plan.readyMs, timeZone)}</strong>
-                        {formatDay(plan.readyMs, timeZone)}
+                        <strong>{formatClock(plan.readyMs, clock)}</strong>
+                        {formatDay(plan.readyMs, clock)}
                       </>
                     )
                   }
                 >
                   <p>
-                    {plan.headName}, {wholeSetLabel(plan.brief.set)}
+                    {plan.headName}, {setLabelOf(plan.set)}
                   </p>
+                  {plan.readyMs !== null && plan.readyMs <= nowMs && (
+                    <p>This time has gone by: choose a new one, or put the plan aside.</p>
+                  )}
                 </LinkCard>
               ))}
             </Cards>
@@ -155,14 +165,24 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               {drafts.map((plan) => (
                 <LinkCard key={plan.id} href={`/plan/${plan.id}`} title={plan.title}>
                   <p>
-                    {plan.headName}, {wholeSetLabel(plan.brief.set)}
+                    {plan.headName}, {setLabelOf(plan.set)}
                   </p>
                 </LinkCard>
               ))}
             </Cards>
           </Part>
         )}
+        {today.more.plans > 0 && (
+          <More href="/plan" count={today.more.plans} one="plan ahead" many="plans ahead" />
+        )}
       </div>
     </Page>
   );
 }
+
+/** What does not fit here, and where it stands. */
+const More = ({ href, count, one, many }: { href: string; count: number; one: string; many: string }) => (
+  <p>
+    <Link href={href}>{plural(count, one, many)} more</Link>
+  </p>
+);

@@ -2,7 +2,8 @@
 import { revalidatePath } from 'next/cache';
 import { wearDayNumber } from '@/core/wear/wear-day-number';
 import { action, type Call } from '@/server/action';
-import { endSet, findSet, saveWearDay as saveWearDayRow } from '@/server/db/rows/sets';
+import { findSet } from '@/server/db/rows/sets';
+import { endSet, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
 import { giveUpInput, wearDayInput } from './wear-input';
 

@@ -25,7 +25,7 @@ export const wearDayInput = z.strictObject({
 export const giveUpInput = z.strictObject({
   setId: id,
   /** Last day it was still good. */
-  date,
-  reason: choice('reason', END_REASON_IDS),
+  date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'say which was the last day you were happy with it'),
+  reason: z.enum(END_REASON_IDS, { error: 'say why it ended' }),
   note: z.string().trim().max(500, 'at most 500 letters'),
 });

@@ -3,12 +3,12 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatDay } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { Page } from '@/ui/shell/page';
-import { wholeSetLabel } from '../plan/plan-content';
+import { setLabelOf } from '@/core/draft/labels';
 import type { loadWorn } from './queries';
-import { wornDay } from './worn-day';
+import { dayOfWear } from '@/core/wear/wear-day-number';
 
 /** Styles being worn, each leading to tonight's entry. */
-export function WornPage({ sets, timeZone, nowMs }: Awaited<ReturnType<typeof loadWorn>>) {
+export function WornPage({ sets, clock, nowMs }: Awaited<ReturnType<typeof loadWorn>>) {
   return (
     <Page title="Wear" lead="Styles being worn. An entry a day shows what really lasts.">
       {sets.length === 0 ? (
@@ -27,14 +27,14 @@ export function WornPage({ sets, timeZone, nowMs }: Awaited<ReturnType<typeof lo
               title={set.headName}
               figure={
                 <>
-                  <strong>day {wornDay(set.takenDownAtMs ?? nowMs, nowMs, timeZone)}</strong>
-                  of {Math.round(set.forecast.daysPresentable.p10)} to{' '}
-                  {Math.round(set.forecast.daysPresentable.p90)}
+                  <strong>day {dayOfWear(set.takenDownAtMs ?? nowMs, nowMs, clock.timeZone)}</strong>
+                  {set.daysPresentable &&
+                    `of ${Math.round(set.daysPresentable.p10)} to ${Math.round(set.daysPresentable.p90)}`}
                 </>
               }
             >
-              <p>{wholeSetLabel(set.brief.set)}</p>
-              <p>taken down {formatDay(set.takenDownAtMs ?? nowMs, timeZone)}</p>
+              <p>{setLabelOf(set.set)}</p>
+              <p>taken down {formatDay(set.takenDownAtMs ?? nowMs, clock)}</p>
             </LinkCard>
           ))}
         </Cards>

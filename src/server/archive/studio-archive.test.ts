@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { seedDemo } from '../../../scripts/demo/seed';
 import { NOON } from '../../../tests/support/studio';
 import { migrateDatabase, openDatabase } from '../db/client';
-import { createStudio, firstStudio } from '../db/rows/studios';
+import { createStudio, currentStudio } from '../db/rows/studios';
 import { exportStudio, importStudio, isEmptyStudio, readArchive, studioArchive } from './studio-archive';
 import { tablesAsCsv } from './tables-as-csv';
 
@@ -19,7 +19,7 @@ describe('a whole studio as one file', () => {
   it('comes back the same from an export, an import and an export', async () => {
     const from = await aDatabase();
     await seedDemo(from, NOON);
-    const archive = await exportStudio(from.db, (await firstStudio(from.db))!.id);
+    const archive = await exportStudio(from.db, (await currentStudio(from.db))!.id);
     expect(archive.tables.heads.length).toBeGreaterThan(3);
     expect(archive.tables.wearDays.length).toBeGreaterThan(10);
 
@@ -43,7 +43,7 @@ describe('a whole studio as one file', () => {
     const from = await aDatabase();
     await seedDemo(from, NOON);
     const archive = structuredClone(
-      await exportStudio(from.db, (await firstStudio(from.db))!.id),
+      await exportStudio(from.db, (await currentStudio(from.db))!.id),
     ) as unknown as {
       studio: Record<string, unknown>;
       tables: Record<string, Record<string, unknown>[]>;
@@ -67,6 +67,72 @@ describe('a whole studio as one file', () => {
     expect(again.tables.heads[0]).toMatchObject({ schools: {} });
     expect(again.tables.mixes).toEqual([]);
     expect(again.studio.currency).toBe('EUR');
+  });
+
+  it('that does not hang together is refused naming the entry, and nothing of it is written', async () => {
+    const from = await aDatabase();
+    await seedDemo(from, NOON);
+    const whole = await exportStudio(from.db, (await currentStudio(from.db))!.id);
+    type Rows = Record<string, Record<string, unknown>[]>;
+    const refused = (spoil: (archive: { studio: Record<string, unknown>; tables: Rows }) => void) => {
+      const archive = structuredClone(whole) as unknown as { studio: Record<string, unknown>; tables: Rows };
+      spoil(archive);
+      const read = readArchive(archive);
+      return read.ok ? [] : read.errors.map(({ path, message }) => `${path}: ${message}`);
+    };
+    expect(refused(() => undefined)).toEqual([]);
+    expect(refused(({ studio }) => (studio.timeZone = 'Mars/Olympus'))[0]).toContain('“Mars/Olympus”');
+    const head = String(whole.tables.heads[0]!.id);
+    expect(
+      refused(({ tables }) => {
+        tables.headMeasurements = tables.headMeasurements!.filter((row) => row.headId !== head);
+      }).join('\n'),
+    ).toContain(`“${String(whole.tables.heads[0]!.name)}” has no measurements`);
+    expect(refused(({ tables }) => (tables.sets![0]!.headId = 'nobody'))[0]).toContain('not in this file');
+    for (const spoil of [
+      { startedAtMs: 9_007_199_254_740_991 },
+      { startedAtMs: -1 },
+      { brief: { format: 'keen-spiral/brief', version: 1 } },
+      { forecast: {} },
+      { title: 'x'.repeat(20_001) },
+    ])
+      expect(refused(({ tables }) => Object.assign(tables.sets![0]!, spoil)).length).toBeGreaterThan(0);
+    expect(refused(({ tables }) => (tables.wearDays![0]!.definition = 10.5))[0]).toContain('0 to 10');
+    expect(refused(({ tables }) => (tables.wearDays![0]!.definition = 10))).toEqual([]);
+    expect(refused(({ tables }) => (tables.setEvents![0]!.kind = 'danced'))[0]).toContain('setEvents.0');
+  });
+
+  it('whose entries another studio of the database has already is refused, naming them', async () => {
+    const database = await aDatabase();
+    await seedDemo(database, NOON);
+    const archive = await exportStudio(database.db, (await currentStudio(database.db))!.id);
+    const read = readArchive(JSON.parse(JSON.stringify(archive)));
+    const other = await database.write((tx) =>
+      createStudio(tx, { name: 'Other', timeZone: 'UTC' }, NOON + 1),
+    );
+    if (!read.ok) throw new Error('the export is refused');
+    await expect(database.write((tx) => importStudio(tx, other.id, read.value))).rejects.toMatchObject({
+      code: 'invalid',
+      errors: expect.arrayContaining([
+        expect.objectContaining({
+          message: expect.stringContaining('“Amara” is in another studio') as string,
+        }),
+      ]) as unknown[],
+    });
+    expect(await isEmptyStudio(database, other.id)).toBe(true);
+  });
+
+  it('writes no cell that a spreadsheet would run', async () => {
+    const from = await aDatabase();
+    await seedDemo(from, NOON);
+    const archive = await exportStudio(from.db, (await currentStudio(from.db))!.id);
+    for (const [i, text] of ['=1+1', '+1', '-1', '@SUM(A1)', '\tx', '\rx'].entries())
+      archive.tables.wearDays[i]!.note = text;
+    const { 'wear-days.csv': csv } = tablesAsCsv(archive) as { 'wear-days.csv': string };
+    const notes = Papa.parse<{ note: string; definition: string }>(csv, { header: true }).data;
+    for (const { note } of notes) expect(note).not.toMatch(/^[=+\-@\t\r]/);
+    expect(notes[0]!.note).toBe("'=1+1");
+    expect(Number.isNaN(Number(notes[0]!.definition))).toBe(false);
   });
 
   it('has its JSON Schema in docs', () => {

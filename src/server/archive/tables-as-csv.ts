@@ -16,7 +16,8 @@ export function tablesAsCsv({ tables }: StudioArchive): Readonly<Record<string, 
           ]),
         ),
       ),
-      { newline: '\r\n' },
+      // A text that a spreadsheet would run as a formula gets an apostrophe before it; numbers stay numbers.
+      { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ },
     );
   return { 'sets.csv': csv(tables.sets), 'wear-days.csv': csv(tables.wearDays) };
 }

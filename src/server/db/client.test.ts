@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
 import { migrateDatabase, openDatabase } from './client';
-import { createStudio, firstStudio } from './rows/studios';
+import { createStudio, currentStudio } from './rows/studios';
 import { studios } from './schema';
 
 const folders: string[] = [];
@@ -35,7 +35,7 @@ describe('the database file', () => {
     first.close();
     const second = openDatabase(url);
     expect(await migrateDatabase(second, url, 2)).toBeNull();
-    expect((await firstStudio(second.db))?.name).toBe('Kept');
+    expect((await currentStudio(second.db))?.name).toBe('Kept');
     second.close();
   });
 

@@ -4,6 +4,7 @@ import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { env } from '../env';
+import { AppError } from '../errors';
 import * as schema from './schema';
 
 /** Reads, outside a transaction. */
@@ -45,15 +46,19 @@ export function openDatabase(url: string): Database {
   };
 }
 
+/** When the newest migration that this program knows was made. */
+export function newestMigration(): number {
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
+  return Math.max(...journal.entries.map((entry) => entry.when));
+}
+
 async function pendingOnOldData({ client }: Database): Promise<boolean> {
   const tables = await client.execute("select name from sqlite_master where name = '__drizzle_migrations'");
   if (tables.rows.length === 0) return false;
   const applied = await client.execute('select max(created_at) as newest from __drizzle_migrations');
-  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta', '_journal.json'), 'utf8')) as {
-    entries: { when: number }[];
-  };
-  const newest = Math.max(...journal.entries.map((entry) => entry.when));
-  return Number(applied.rows[0]?.newest ?? 0) < newest;
+  return Number(applied.rows[0]?.newest ?? 0) < newestMigration();
 }
 
 /**
@@ -80,7 +85,31 @@ export async function migrateDatabase(
   return copy;
 }
 
-const holder = globalThis as { keenSpiralDatabase?: Database };
+const holder = globalThis as { keenSpiralDatabase?: Database; keenSpiralIsClosed?: boolean };
 
-/** The server's own database, opened once. */
-export const database = (): Database => (holder.keenSpiralDatabase ??= openDatabase(env.databaseUrl));
+/**
+ * The server's own database, opened once.
+ *
+ * @throws AppError closing while it is put back from a copy
+ */
+export function database(): Database {
+  if (holder.keenSpiralIsClosed) throw new AppError('closing');
+  return (holder.keenSpiralDatabase ??= openDatabase(env.databaseUrl));
+}
+
+/**
+ * Closes the server's database, does something with its file, and opens it again. Writes that were begun are finished
+ * first; who asks meanwhile is told to come back.
+ */
+export async function whileClosed<T>(work: () => Promise<T>): Promise<T> {
+  const open = database();
+  holder.keenSpiralIsClosed = true;
+  try {
+    await open.write(() => Promise.resolve());
+    open.close();
+    delete holder.keenSpiralDatabase;
+    return await work();
+  } finally {
+    holder.keenSpiralIsClosed = false;
+  }
+}

@@ -4,6 +4,7 @@ import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-l
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
+import { formatChanceShort } from '../format';
 import { HEAD_DRAWING } from '@/core/parting/head-drawing';
 import { Motif, MOTIF_ROOM, type MotifKind } from './motif';
 import { stateWords, wetStep, type SectionState } from './section-state';
@@ -245,7 +246,7 @@ function SectionLabel({
       : state.kind === 'dry'
         ? 'dry'
         : state.kind === 'drying'
-          ? `${Math.round(state.chanceDry * 100)} %`
+          ? formatChanceShort(state.chanceDry)
           : null;
   const up = mark && r >= 9 ? size * 0.3 : 0;
   return (

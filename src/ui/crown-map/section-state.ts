@@ -1,3 +1,5 @@
+import { formatChance } from '../format';
+
 /** How a section is shown: each state has a pattern or mark as well as a colour. */
 export type SectionState =
   | { readonly kind: 'plain' }
@@ -25,7 +27,7 @@ export function stateWords(state: SectionState): string {
     case 'dry':
       return 'dry';
     case 'drying':
-      return `${Math.round(state.chanceDry * 100)} percent sure to be dry`;
+      return `${formatChance(state.chanceDry).replace('%', 'percent')} sure to be dry`;
   }
 }
 

@@ -1,6 +1,8 @@
 'use client';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { pickedWords } from '../format';
+import { useUnits } from '../units-context';
 
 const LOCAL_TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
 
@@ -14,6 +16,7 @@ export function DateTimeField({
   value: string;
   onCommit: (local: string | null) => void;
 }) {
+  const { clock } = useUnits();
   const [text, setText] = useState(value);
   const [last, setLast] = useState(value);
   if (value !== last) {
@@ -29,7 +32,9 @@ export function DateTimeField({
       fullWidth
       error={!isWhole}
       helperText={
-        isWhole ? 'Leave it empty for no fixed time' : 'A whole day and time, such as 13/03/2027, 09:00'
+        isWhole
+          ? (pickedWords(text, clock) ?? 'Leave it empty for no fixed time')
+          : 'A whole day and time, such as 13/03/2027, 09:00'
       }
       slotProps={{ inputLabel: { shrink: true } }}
       onChange={(event) => {

@@ -1,8 +1,8 @@
 'use client';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { inchesFromCm, parseLengthCm } from '@/core/units/length';
-import { formatLength } from '../format';
+import { parseLengthCm } from '@/core/units/length';
+import { formatLength, inchWords } from '../format';
 import { useUnits } from '../units-context';
 
 export interface LengthFieldProps {
@@ -19,11 +19,13 @@ export interface LengthFieldProps {
 /** A length in the chosen unit; "9 1/2 in" and "24 cm" are read too. */
 export function LengthField({ label, valueCm, lowCm, highCm, onChange, error }: LengthFieldProps) {
   const { units } = useUnits();
-  const unit = units === 'metric' ? 'cm' : 'in';
+  const unit = units.length === 'cm' ? 'cm' : 'in';
   const shown = (cm: number | null) =>
-    cm === null ? '' : String(Math.round((unit === 'cm' ? cm : inchesFromCm(cm)) * 100) / 100);
-  const [typed, setTyped] = useState({ text: shown(valueCm), unit });
-  if (typed.unit !== unit) setTyped({ text: shown(valueCm), unit });
+    cm === null || Number.isNaN(cm) ? '' : unit === 'cm' ? String(Math.round(cm * 100) / 100) : inchWords(cm);
+  const [typed, setTyped] = useState({ text: shown(valueCm), unit, cm: valueCm });
+  // Another unit, or a value from elsewhere such as what was typed before a reload.
+  if (typed.unit !== unit || !Object.is(typed.cm, valueCm))
+    setTyped({ text: shown(valueCm), unit, cm: valueCm });
   const cm = typed.text.trim() === '' ? null : parseLengthCm(typed.text, unit);
   const range = `${formatLength(lowCm, units)} to ${formatLength(highCm, units)}`;
   const problem =
@@ -45,8 +47,9 @@ export function LengthField({ label, valueCm, lowCm, highCm, onChange, error }: 
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       onChange={(event) => {
         const { value } = event.target;
-        setTyped({ text: value, unit });
-        onChange(value.trim() === '' ? null : (parseLengthCm(value, unit) ?? Number.NaN));
+        const next = value.trim() === '' ? null : (parseLengthCm(value, unit) ?? Number.NaN);
+        setTyped({ text: value, unit, cm: next });
+        onChange(next);
       }}
     />
   );

@@ -18,7 +18,7 @@ export function TemperatureField({
   onCommit: (celsius: number) => void;
 }) {
   const { units } = useUnits();
-  if (units === 'metric') {
+  if (units.temperature === 'C') {
     return <NumberField label={label} unit="°C" value={valueC} low={lowC} high={highC} onCommit={onCommit} />;
   }
   return (

@@ -53,15 +53,16 @@ export function HowWeKnow({
           <h3>Where it is weak</h3>
           <List lines={own.weak} />
           <details className={styles.figures}>
-            <summary>Figures behind it, and the law as it is written</summary>
+            <summary>more: the figures behind it, and the law as it is written</summary>
             <p className={styles.law}>{own.law}</p>
             {own.parameters.map(({ table, keys }) => (
               <Parameters key={table} table={PARAMETER_TABLES[table]} keys={keys} />
             ))}
+            <p className={styles.more}>
+              The whole model, with every figure and its source, is in docs/model/{own.page}.md of the
+              program.
+            </p>
           </details>
-          <p className={styles.more}>
-            The whole model, with every figure and its source, is in docs/model/{own.page}.md of the program.
-          </p>
         </div>
       )}
     </Drawer>

@@ -1,4 +1,5 @@
 'use client';
+import type { Clock } from '@/core/formats/display';
 import type { ReactNode } from 'react';
 import type { ScheduleBlock } from '@/core/schedule/backward';
 import { formatClock, formatHours } from '../format';
@@ -16,14 +17,14 @@ export function BlockHold({
   label,
   block,
   isSettled,
-  timeZone,
+  clock,
   onMove,
   children,
 }: {
   label: string;
   block: ScheduleBlock;
   isSettled: boolean;
-  timeZone: string;
+  clock: Clock;
   onMove: BlockMover | undefined;
   children: ReactNode;
 }) {
@@ -33,9 +34,7 @@ export function BlockHold({
     isSettled,
     onMove && ((minutes) => onMove.by(minutes)),
   );
-  const words = isLength
-    ? formatHours((shownMs - block.startMs) / 3_600_000)
-    : formatClock(shownMs, timeZone);
+  const words = isLength ? formatHours((shownMs - block.startMs) / 3_600_000) : formatClock(shownMs, clock);
   return (
     <span
       className={styles.bar}

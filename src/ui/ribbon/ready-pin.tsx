@@ -1,5 +1,6 @@
 'use client';
-import { formatClock, formatDay } from '../format';
+import type { Clock } from '@/core/formats/display';
+import { formatClock, formatDay, formatMoment } from '../format';
 import { useTimeDrag } from './use-time-drag';
 import styles from './ribbon.module.css';
 
@@ -7,27 +8,27 @@ import styles from './ribbon.module.css';
 export function ReadyPin({
   readyMs,
   isSettled,
-  timeZone,
+  clock,
   onMove,
 }: {
   readyMs: number;
   /** Whether the day is laid out for where the pin was moved last. */
   isSettled: boolean;
-  timeZone: string;
+  clock: Clock;
   onMove: ((readyMs: number) => void) | undefined;
 }) {
   const { shownMs, handlers } = useTimeDrag(readyMs, isSettled, onMove && ((_, toMs) => onMove(toMs)));
-  const words = `${formatDay(shownMs, timeZone)}, ${formatClock(shownMs, timeZone)}`;
+  const words = formatMoment(shownMs, clock);
   return (
     <div
       className={styles.pinHold}
       data-moves={onMove !== undefined}
       {...(handlers && { ...handlers, 'aria-label': 'Ready by', 'aria-valuetext': words })}
     >
-      <span className={styles.day}>{formatDay(shownMs, timeZone)}</span>
+      <span className={styles.day}>{formatDay(shownMs, clock)}</span>
       <span className={styles.label}>Ready by</span>
       <span className={styles.needle} />
-      <span className={styles.pinTime}>{formatClock(shownMs, timeZone)}</span>
+      <span className={styles.pinTime}>{formatClock(shownMs, clock)}</span>
     </div>
   );
 }

@@ -1,7 +1,9 @@
+import type { Clock } from '@/core/formats/display';
 import type { ScheduleBlock } from '@/core/schedule/backward';
 import type { Spread } from '@/core/stats/spread';
-import { formatClock, formatDay, formatHours, formatMinutes, formatWeekday } from '../format';
+import { formatChance, formatClock, formatDay, formatHours, formatMinutes, formatWeekday } from '../format';
 import type { Sleep } from '@/core/schedule/sleep';
+import { DAY_MS, MINUTE_MS } from '@/core/units/time';
 import { BlockHold } from './block-hold';
 import { blockLabel } from './block-label';
 import { chanceStillGood } from './still-good';
@@ -12,7 +14,7 @@ export interface RibbonProps {
   readonly blocks: readonly ScheduleBlock[];
   readonly readyMs: number;
   readonly days: Spread;
-  readonly timeZone: string;
+  readonly clock: Clock;
   /** "18 twists". */
   readonly setLabel: string;
   readonly nowMs?: number;
@@ -30,8 +32,6 @@ export interface RibbonProps {
   readonly isSettled?: boolean;
 }
 
-const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
 const MOST_DAYS = 10;
 
 const minutes = (block: ScheduleBlock) => (block.endMs - block.startMs) / 60_000;
@@ -49,7 +49,7 @@ export function Ribbon({
   blocks,
   readyMs,
   days,
-  timeZone,
+  clock,
   setLabel,
   nowMs,
   worn,
@@ -78,7 +78,7 @@ export function Ribbon({
     }
     return undefined;
   };
-  const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, timeZone);
+  const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, clock);
   return (
     <div className={styles.scroller} tabIndex={0} role="region" aria-label="The set as a line of time">
       <ol className={styles.ribbon}>
@@ -101,7 +101,7 @@ export function Ribbon({
                 label={blockLabel(block, setLabel)}
                 block={block}
                 isSettled={isSettled}
-                timeZone={timeZone}
+                clock={clock}
                 onMove={moverOf(i)}
               >
                 {nights.map((night) => {
@@ -121,14 +121,14 @@ export function Ribbon({
                 )}
               </BlockHold>
               <span className={styles.time}>
-                {formatClock(block.startMs, timeZone)}
+                {formatClock(block.startMs, clock)}
                 {!block.part && ` · ${lasts(block)}`}
               </span>
             </li>
           );
         })}
         <li className={styles.pin}>
-          <ReadyPin readyMs={readyMs} isSettled={isSettled} timeZone={timeZone} onMove={onMovePin} />
+          <ReadyPin readyMs={readyMs} isSettled={isSettled} clock={clock} onMove={onMovePin} />
         </li>
         {Array.from({ length: dayCount }, (_, day) => {
           const chance = chanceStillGood(days, day);
@@ -136,12 +136,12 @@ export function Ribbon({
           return (
             <li
               key={day}
-              className={styles.wornDay}
+              className={styles.dayOfWear}
               data-worn={worn === undefined ? undefined : wasWorn}
-              title={`${Math.round(chance * 100)} % still presentable`}
+              title={`${formatChance(chance)} still presentable`}
             >
               <span className={styles.day} />
-              <span className={styles.label}>{formatWeekday(readyMs + day * DAY_MS, timeZone)}</span>
+              <span className={styles.label}>{formatWeekday(readyMs + day * DAY_MS, clock)}</span>
               <span className={styles.bar} style={{ height: `${10 + 26 * chance}px` }} />
               <span className={styles.time}>{day === 0 ? 'day 0' : day}</span>
             </li>

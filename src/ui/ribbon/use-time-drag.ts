@@ -1,6 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { MINUTE_MS } from '@/core/units/time';
 
-const MINUTE_MS = 60_000;
 /** A press of an arrow, with Shift, and of a page key, minutes. */
 const STEP = 15;
 const LONG_STEP = 60;

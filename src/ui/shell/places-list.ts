@@ -1,9 +1,48 @@
-/** The places of the product, in the order of the work. The one list that navigation is built from. */
+/** The places of the product, in the order of the work. The one list that navigation and help are built from. */
 export const PLACES = [
-  { href: '/', label: 'Today', icon: 'today' },
-  { href: '/heads', label: 'Heads', icon: 'heads' },
-  { href: '/plan', label: 'Plan', icon: 'plan' },
-  { href: '/chair', label: 'Chair', icon: 'chair' },
-  { href: '/wear', label: 'Wear', icon: 'wear' },
-  { href: '/shelf', label: 'Shelf', icon: 'shelf' },
+  {
+    href: '/',
+    label: 'Today',
+    icon: 'today',
+    isFor:
+      'What needs hands now: who is in the chair, what dries, whose day is not entered, what runs short.',
+  },
+  {
+    href: '/heads',
+    label: 'Heads',
+    icon: 'heads',
+    isFor:
+      'Who you set: measurements, what to mind, plans and every set so far. Put away, merge or delete a head here.',
+  },
+  {
+    href: '/plan',
+    label: 'Plan',
+    icon: 'plan',
+    isFor:
+      'Sets ahead: choose, and see at once when it dries, how long it takes, what it needs and how long it lasts.',
+  },
+  {
+    href: '/chair',
+    label: 'Chair',
+    icon: 'chair',
+    isFor: 'Run a set: tally sections, keep pace, mist, watch it dry, feel, and take it down.',
+  },
+  {
+    href: '/wear',
+    label: 'Wear',
+    icon: 'wear',
+    isFor: 'Styles being worn: one entry a day, and the last good day when it is given up.',
+  },
+  {
+    href: '/sets',
+    label: 'Sets',
+    icon: 'sets',
+    isFor: 'Every set, past and present, to find, compare with its forecast, put right, or do again.',
+  },
+  {
+    href: '/shelf',
+    label: 'Shelf',
+    icon: 'shelf',
+    isFor: 'Products, rods and own mixes: what is left, what booked sets will need, what a set costs.',
+  },
 ] as const;

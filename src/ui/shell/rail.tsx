@@ -2,8 +2,19 @@
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { ChairIcon, HeadsIcon, MarkIcon, MoonIcon, PlanIcon, ShelfIcon, TodayIcon, WearIcon } from '../icons';
-import { useUnits } from '../units-context';
+import {
+  ChairIcon,
+  HeadsIcon,
+  MarkIcon,
+  MoonIcon,
+  PlanIcon,
+  SetsIcon,
+  ShelfIcon,
+  StudioIcon,
+  TodayIcon,
+  WearIcon,
+} from '../icons';
+import { otherUnits, useUnits } from '../units-context';
 import { PLACES } from './places-list';
 import styles from './rail.module.css';
 
@@ -13,6 +24,7 @@ const ICONS = {
   plan: PlanIcon,
   chair: ChairIcon,
   wear: WearIcon,
+  sets: SetsIcon,
   shelf: ShelfIcon,
 };
 
@@ -45,11 +57,19 @@ export function Rail() {
         <button
           type="button"
           className={styles.setting}
-          onClick={() => setUnits(units === 'metric' ? 'imperial' : 'metric')}
-          aria-label={units === 'metric' ? 'cm, change to inches' : 'in, change to centimetres'}
+          onClick={() => setUnits(otherUnits(units))}
+          aria-label={units.length === 'cm' ? 'cm, change to inches' : 'in, change to centimetres'}
         >
-          {units === 'metric' ? 'cm' : 'in'}
+          {units.length}
         </button>
+        <Link
+          href="/studio"
+          className={styles.setting}
+          aria-label="Studio"
+          aria-current={isHere('/studio') ? 'page' : undefined}
+        >
+          <StudioIcon width={20} height={20} />
+        </Link>
         <button
           type="button"
           className={styles.setting}

@@ -4,12 +4,19 @@ import { ChairDesk } from '@/places/chair/chair-desk';
 import { chairSetOf } from '@/places/chair/chair-set-of';
 import { loadChair } from '@/places/chair/queries';
 
-export const metadata: Metadata = { title: 'Chair' };
+export async function generateMetadata({
+  params,
+}: {
+  params: Promise<{ setId: string }>;
+}): Promise<Metadata> {
+  const loaded = await loadChair((await params).setId);
+  return { title: loaded ? `${loaded.set.headName} at the chair` : 'Not here' };
+}
 
 export default async function Page({ params }: { params: Promise<{ setId: string }> }) {
   const loaded = await loadChair((await params).setId);
   if (!loaded) notFound();
-  const { set, view, drawn, timeZone, nowMs } = loaded;
+  const { set, view, drawn, clock, nowMs } = loaded;
   return (
     <main>
       <ChairDesk
@@ -17,7 +24,7 @@ export default async function Page({ params }: { params: Promise<{ setId: string
         set={chairSetOf(set, view, nowMs)}
         view={view}
         drawn={drawn}
-        timeZone={timeZone}
+        clock={clock}
         nowMs={nowMs}
       />
     </main>

@@ -7,7 +7,9 @@ import type { Recipe, RecipePanel } from '../recipe';
 export type Edited =
   { readonly ok: true; readonly recipe: Recipe } | { readonly ok: false; readonly why: string };
 
+/** An edit that was done: the recipe after it. */
 export const edited = (recipe: Recipe): Edited => ({ ok: true, recipe });
+/** An edit that cannot be done, and why, in words for the hand that tried. */
 export const refused = (why: string): Edited => ({ ok: false, why });
 
 /** The part of a recipe as a function from nape to face. */

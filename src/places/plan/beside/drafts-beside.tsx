@@ -11,7 +11,7 @@ import { Page, Part } from '@/ui/shell/page';
 import { useUnits } from '@/ui/units-context';
 import { bookPlan, copyPlan, planLikeSet, putAside, renamePlan } from '../actions';
 import { comparedPlan, differenceWords } from '../difference-words';
-import { wholeSetLabel } from '../plan-content';
+import { setLabelOf } from '@/core/draft/labels';
 import type { loadBeside } from '../queries';
 import styles from './beside.module.css';
 import { besideRows, isDifferent } from './rows';
@@ -20,18 +20,10 @@ type Loaded = NonNullable<Awaited<ReturnType<typeof loadBeside>>>;
 type Draft = Loaded['drafts'][number];
 
 const LETTERS = ['A', 'B', 'C'] as const;
+const OFFLINE = { ok: false, errors: [{ message: 'No connection; try again' }] } as const;
 
 /** Up to three drafts of one head beside each other: what differs, in a table and in words. */
-export function DraftsBeside({
-  head,
-  drafts,
-  others,
-  earlier,
-  products,
-  tools,
-  handUnits,
-  timeZone,
-}: Loaded) {
+export function DraftsBeside({ head, drafts, open, earlier, products, tools, handUnits, clock }: Loaded) {
   const { units } = useUnits();
   const router = useRouter();
   const [isAll, setAll] = useState(false);
@@ -42,13 +34,18 @@ export function DraftsBeside({
     content: { title: draft.title, brief: draft.brief, layerProductIds: draft.layerProductIds },
     answer: draft.answer.ok ? draft.answer.value : null,
   }));
-  const rows = besideRows(compared, { products, tools, handUnits, units, timeZone });
+  const rows = besideRows(compared, { products, tools, handUnits, units, clock });
   const shown = isAll || drafts.length < 2 ? rows : rows.filter(isDifferent);
   const figures = compared.map(({ answer }) => answer && comparedPlan(answer.view.plan));
+  const choose = (id: string, isShown: boolean) => {
+    const [own, ...beside] = drafts.map((draft) => draft.id);
+    const next = isShown ? [...beside, id] : beside.filter((other) => other !== id);
+    router.replace(`/plan/${own}/beside?with=${next.join(',') || 'none'}`);
+  };
   const done = async (
     work: Promise<{ ok: true } | { ok: false; errors: readonly { message: string }[] }>,
   ): Promise<boolean> => {
-    const answer = await work;
+    const answer = await work.catch(() => OFFLINE);
     setProblem(answer.ok ? null : (answer.errors[0]?.message ?? null));
     if (answer.ok) router.refresh();
     return answer.ok;
@@ -56,11 +53,10 @@ export function DraftsBeside({
 
   return (
     <Page
-      title="Drafts beside each other"
+      title="Compare drafts"
       lead={
         <>
           For <Link href={`/heads/${head.id}`}>{head.name}</Link>
-          {others > 0 && `; ${others} more ${others === 1 ? 'draft is' : 'drafts are'} open`}
         </>
       }
       action={
@@ -88,6 +84,25 @@ export function DraftsBeside({
         >
           “{aside.title}” is put aside.
         </Alert>
+      )}
+      {open.length > LETTERS.length - 1 && (
+        <fieldset className={styles.choose}>
+          <legend>Beside “{drafts[0]?.title}” stand</legend>
+          {open.map(({ id, title }) => {
+            const isShown = drafts.some((draft) => draft.id === id);
+            return (
+              <label key={id}>
+                <input
+                  type="checkbox"
+                  checked={isShown}
+                  disabled={!isShown && drafts.length >= LETTERS.length}
+                  onChange={() => choose(id, !isShown)}
+                />
+                {title}
+              </label>
+            );
+          })}
+        </fieldset>
       )}
       <div className={styles.scroll} tabIndex={0} role="region" aria-label="Comparison">
         <table className={styles.table}>
@@ -145,7 +160,7 @@ export function DraftsBeside({
             {earlier.map((set) => (
               <li key={set.setId}>
                 <span>
-                  <b>{wholeSetLabel(set.set)}</b>, {formatDay(set.startedAtMs, timeZone)}
+                  <b>{setLabelOf(set.set)}</b>, {formatDay(set.startedAtMs, clock)}
                   {set.lastGoodDay !== null && `, good for ${formatDays(set.lastGoodDay)}`}
                 </span>
                 <Button
@@ -153,7 +168,7 @@ export function DraftsBeside({
                   variant="outlined"
                   disabled={drafts.length >= LETTERS.length}
                   onClick={() => void done(planLikeSet({ setId: set.setId }))}
-                  aria-label={`Start from ${wholeSetLabel(set.set)}, ${formatDay(set.startedAtMs, timeZone)}`}
+                  aria-label={`Start from ${setLabelOf(set.set)}, ${formatDay(set.startedAtMs, clock)}`}
                 >
                   Start from this
                 </Button>

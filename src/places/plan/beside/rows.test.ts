@@ -1,3 +1,4 @@
+import { METRIC, UTC_CLOCK } from '@/core/formats/display';
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../tests/support/briefs';
 import { answerView } from '@/core/plan/answer-view';
@@ -9,8 +10,8 @@ const context: RowContext = {
   products: [],
   tools: [],
   handUnits: {},
-  units: 'metric',
-  timeZone: 'UTC',
+  units: METRIC,
+  clock: UTC_CLOCK,
 };
 const draftOf = (change: Parameters<typeof aBrief>[0] = {}): ComparedDraft => {
   const brief = aBrief(change);
@@ -26,7 +27,7 @@ describe('drafts beside each other', () => {
     const rows = besideRows([draftOf(), draftOf({ set: { sections: 30 } })], context);
     const different = rows.filter(isDifferent).map(({ title }) => title);
     expect(different).toContain('Sections');
-    expect(different).toContain('Work, washing included');
+    expect(different).toContain('Work, from washing on');
     expect(different).not.toContain('Look');
     expect(different).not.toContain('Layers, in order');
     expect(rows.every(({ cells }) => cells.length === 2)).toBe(true);
@@ -58,7 +59,7 @@ describe('a difference in words', () => {
     stretch: 0.7,
     curlMm: 10,
   };
-  const words = (change: Partial<Compared>) => differenceWords(plain, { ...plain, ...change }, 'metric');
+  const words = (change: Partial<Compared>) => differenceWords(plain, { ...plain, ...change }, METRIC);
 
   it('says each thing that a stylist would notice, in the direction it goes', () => {
     expect(words({ dryH: 7 })).toEqual(['dry 3 h sooner']);
@@ -68,7 +69,7 @@ describe('a difference in words', () => {
     expect(words({ days: 3 })).toEqual(['lasts 1 day less']);
     expect(words({ curlMm: 8 })).toEqual(['curls 2 mm smaller']);
     expect(words({ definition: 8 })).toEqual(['defined 1 of 10 better']);
-    expect(words({ stretch: 0.8 })).toEqual(['shows 10 % more of its length']);
+    expect(words({ stretch: 0.8 })).toEqual(['shows 80 % of its length instead of 70 %']);
     expect(words({ chance: 0.5 })).toEqual(['less sure to be dry']);
   });
 
@@ -82,7 +83,7 @@ describe('a difference in words', () => {
   it('compares what a plan says of itself', () => {
     const draft = draftOf();
     const own = comparedPlan(draft.answer!.view.plan);
-    expect(differenceWords(own, own, 'metric')).toEqual([]);
+    expect(differenceWords(own, own, METRIC)).toEqual([]);
     const stretched = comparedPlan(draftOf({ set: { startState: 'stretched-dry' } }).answer!.view.plan);
     expect(stretched.workMin).toBeGreaterThan(own.workMin);
   });

@@ -1,24 +1,22 @@
+import type { Clock, Units } from '@/core/formats/display';
 import { techniqueOf } from '@/core/techniques';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import {
-  formatAboutClock,
+  formatMoment,
   formatChance,
-  formatDay,
   formatDays,
   formatDiameter,
-  formatHours,
   formatIndex,
   formatMass,
   formatMinutes,
   formatPercent,
-  type UnitSystem,
 } from '@/ui/format';
 import { PLAN_STEPS } from '../choices/steps';
+import { dryLine, dryWords } from '../dry-words';
+import { partWords, workOf } from '../hands-on';
 import { comparedPlan } from '../difference-words';
-import type { PlanContent, ShelfProduct, ShelfTool } from '../plan-content';
-
-const HOUR_MS = 3_600_000;
+import type { PlanContent, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
 
 /** One line of the comparison: what it is, and what each draft says to it; null where it has nothing to say. */
 export interface BesideRow {
@@ -38,8 +36,8 @@ export interface RowContext {
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
   readonly handUnits: WeighedUnits;
-  readonly units: UnitSystem;
-  readonly timeZone: string;
+  readonly units: Units;
+  readonly clock: Clock;
 }
 
 const nothing = () => undefined;
@@ -53,9 +51,11 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       plan: answer?.view.plan ?? null,
       fullestBundle: answer?.view.fullestBundle ?? null,
       products: context.products,
+      allergies: '',
       tools: context.tools,
       handUnits: context.handUnits,
       units: context.units,
+      clock: context.clock,
       schools: {},
       onSchool: nothing,
       onWeighed: nothing,
@@ -73,32 +73,32 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
 }
 
 /** What comes of a draft, figure by figure. */
-function figuresOf({ answer }: ComparedDraft, { units, timeZone }: RowContext) {
+function figuresOf({ answer }: ComparedDraft, { units, clock }: RowContext) {
   if (!answer) return [];
   const { view } = answer;
   const { plan } = view;
-  const { dryAfterH, chanceDryAtWearBy } = plan.drying;
+  const { chanceDryAtWearBy } = plan.drying;
   const compared = comparedPlan(plan);
-  const installed = view.blocks.find((block) => block.step === 'install')?.endMs;
   const begins = view.blocks[0]?.startMs;
-  const clock = (ms: number) => `${formatDay(ms, timeZone)}, ${formatAboutClock(ms, timeZone)}`;
+  const atClock = (ms: number) => formatMoment(ms, clock);
   const range = (low: string, high: string) => `${low} to ${high}`;
   return [
-    { id: 'begins', title: 'Work begins', text: begins === undefined ? null : clock(begins) },
+    { id: 'begins', title: 'Work begins', text: begins === undefined ? null : atClock(begins) },
     {
       id: 'dry',
       title: 'Dry to the root',
-      text:
-        installed === undefined
-          ? `${formatHours(dryAfterH.p50)} after setting`
-          : `${clock(installed + dryAfterH.p50 * HOUR_MS)}; ${formatHours(dryAfterH.p10)} to ${formatHours(dryAfterH.p90)} after setting`,
+      text: dryLine(dryWords(view, clock)),
     },
     {
       id: 'chance',
       title: 'Sure to be dry at takedown',
       text: chanceDryAtWearBy === null ? null : formatChance(chanceDryAtWearBy),
     },
-    { id: 'work', title: 'Work, washing included', text: formatMinutes(compared.workMin) },
+    {
+      id: 'work',
+      title: 'Work, from washing on',
+      text: `${formatMinutes(compared.workMin)}: ${partWords(workOf(plan))}`,
+    },
     {
       id: 'days',
       title: 'Lasts',

@@ -1,11 +1,12 @@
 'use client';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import { SET_RANGES } from '@/core/formats/ranges';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
-import type { DraftBrief } from '../plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 import styles from './drying-steps.module.css';
 
 export type DraftDrying = NonNullable<DraftBrief['drying']>;
@@ -40,8 +41,7 @@ export function DryingSteps({
             label="For"
             unit="h"
             value={step.hours}
-            low={0.05}
-            high={96}
+            {...SET_RANGES.dryingHours}
             step={0.25}
             width={92}
             onCommit={(hours) => change(i, { hours })}

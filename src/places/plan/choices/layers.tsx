@@ -1,4 +1,6 @@
 'use client';
+import { LAYER_RANGES } from '@/core/formats/ranges';
+import type { Units } from '@/core/formats/display';
 import {
   closestCenter,
   DndContext,
@@ -15,6 +17,8 @@ import { useState } from 'react';
 import { orderProblems } from '@/core/advice/layering';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
+import { allergyMatches } from '@/core/shelf/allergy';
+import { isUnmade } from '@/core/shelf/stock';
 import { productRoles, ROLE_IDS } from '@/core/products';
 import type { PlanFile } from '@/core/formats/plan-file';
 import {
@@ -26,10 +30,12 @@ import {
 } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
 import { NumberField } from '@/ui/fields/number-field';
-import { formatHands, formatMass, type UnitSystem } from '@/ui/format';
+import { formatHands, formatMass } from '@/ui/format';
 import { CloseIcon, DownIcon, UpIcon } from '@/ui/icons';
 import { useUnits } from '@/ui/units-context';
-import { layerName, layerOf, moved, type DraftLayer, type ShelfProduct } from '../plan-content';
+import { layerName, layerOf } from '@/core/draft/shelf-choices';
+import { moved } from '@/core/draft/edits';
+import type { DraftLayer, ShelfProduct } from '@/core/draft/draft-brief';
 import { LayerRow } from './layer-row';
 import styles from './layers.module.css';
 
@@ -37,6 +43,8 @@ export interface LayersProps {
   readonly layers: readonly DraftLayer[];
   readonly productIds: readonly (string | null)[];
   readonly shelf: readonly ShelfProduct[];
+  /** What the head's card says to mind. */
+  readonly allergies: string;
   readonly doses: PlanFile['doses'];
   readonly handUnits: WeighedUnits;
   readonly onWeighed: (weighed: WeighedUnits) => void;
@@ -47,7 +55,7 @@ const doseWords = (
   role: DraftLayer['role'],
   dose: PlanFile['doses'][number],
   weighed: WeighedUnits,
-  units: UnitSystem,
+  units: Units,
 ) => {
   const { unit, amount } = inHands(role, dose.grams, weighed);
   return `, ${formatMass(dose.grams, units)} for the head, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
@@ -70,7 +78,17 @@ const announcementsOf = (
 });
 
 /** The layers in the order they go on, each with its dose for the head. */
-export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed, onChange }: LayersProps) {
+export function Layers({
+  layers,
+  productIds,
+  shelf,
+  allergies,
+  doses,
+  handUnits,
+  onWeighed,
+  onChange,
+}: LayersProps) {
+  const warnings = new Map(allergyMatches(allergies, shelf).map(({ product, word }) => [product, word]));
   const { units } = useUnits();
   const move = (from: number, to: number) => onChange(moved(layers, from, to), moved(productIds, from, to));
   const ids = layers.map((layer, i) => `${i}/${layer.role}`);
@@ -178,6 +196,8 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
                 {shelf.map((product) => (
                   <option key={product.id} value={product.id}>
                     {product.name}
+                    {isUnmade(product) && ' (to be made first)'}
+                    {warnings.get(product.name) && ` – mind: lists ${warnings.get(product.name)}`}
                   </option>
                 ))}
               </optgroup>
@@ -200,8 +220,7 @@ export function Layers({ layers, productIds, shelf, doses, handUnits, onWeighed,
             label={`${layerName(layer, productIds[i] ?? null, shelf)}, for the head`}
             unit="g"
             value={layer.grams ?? Math.round((doses[i]?.grams ?? 0) * 10) / 10}
-            low={0}
-            high={500}
+            {...LAYER_RANGES.grams}
             step={1}
             onCommit={(grams) =>
               onChange(

@@ -1,11 +1,12 @@
+import type { Units } from '@/core/formats/display';
 import type { PlanFile } from '@/core/formats/plan-file';
-import { formatDiameter, formatIndex, type UnitSystem } from '@/ui/format';
+import { formatDiameter, formatIndex } from '@/ui/format';
 import styles from './drying-steps.module.css';
 
 const MOST_DAYS = 5;
 
 /** What the nights make of the style, day by day. */
-export function NightsAhead({ byDay, units }: { byDay: PlanFile['result']['byDay']; units: UnitSystem }) {
+export function NightsAhead({ byDay, units }: { byDay: PlanFile['result']['byDay']; units: Units }) {
   return (
     <table className={styles.nights}>
       <caption className="visually-hidden">The style after each night</caption>

@@ -1,6 +1,7 @@
 'use client';
+import type { Units } from '@/core/formats/display';
 import Button from '@mui/material/Button';
-import { groupedVerdicts } from '@/core/plan/zone-verdicts';
+import { groupedVerdicts } from '@/core/techniques/zone-verdict';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { clamp } from '@/core/units/clamp';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
@@ -9,21 +10,14 @@ import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
-import { formatArea, formatDiameter, formatLength, type UnitSystem } from '@/ui/format';
-import {
-  meanSectionCm2,
-  partedAnew,
-  wholeSetLabel,
-  withZone,
-  type DraftBrief,
-  toolOf,
-  toolsFor,
-  type ShelfTool,
-} from '../plan-content';
+import { formatArea, formatDiameter, formatLength } from '@/ui/format';
+import { meanSectionCm2, wholeSetLabel } from '@/core/draft/labels';
+import { partedAnew, withZone } from '@/core/draft/edits';
+import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
+import { toolOf, toolsFor } from '@/core/draft/shelf-choices';
+import { capitalised } from '@/core/words/words';
 import styles from './parting-steps.module.css';
 import type { PlanStep } from './plan-step';
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Sizes a stylist asks for in words, and what they mean against an even section. */
 const SIZES = [
@@ -55,7 +49,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
       even && `${formatArea(even, units)} each`,
       PATTERN_LABEL[pattern].toLowerCase(),
       part === 'none' ? null : PART_LABEL[part].toLowerCase(),
-      parting.recipe && 'lines as drawn',
+      parting.recipe && 'parted by hand',
     ]
       .filter(Boolean)
       .join(', '),
@@ -109,7 +103,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           {ZONES.map((zone) => (
             <SelectField
               key={zone}
-              label={sentence(ZONE_LABEL[zone])}
+              label={capitalised(ZONE_LABEL[zone])}
               value={String(parting.zoneSize?.[zone] ?? 1)}
               options={SIZES.map(({ value, label }) => ({ value, label }))}
               onChange={(value) =>
@@ -137,7 +131,7 @@ function ZoneFields({
   zone: Zone;
   brief: DraftBrief;
   tools: readonly ShelfTool[];
-  units: UnitSystem;
+  units: Units;
   changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
   const own = brief.set.zones?.[zone];
@@ -148,7 +142,7 @@ function ZoneFields({
   return (
     <div className={styles.zone}>
       <SelectField
-        label={sentence(ZONE_LABEL[zone])}
+        label={capitalised(ZONE_LABEL[zone])}
         value={own?.technique ?? SAME}
         options={[
           { value: SAME, label: 'as the rest' },
@@ -200,14 +194,14 @@ export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrie
   return {
     id: 'zones',
     title: 'By zone',
-    answer: own.length === 0 ? 'The same all over' : sentence(own.map(nameOf).join(', ')),
+    answer: own.length === 0 ? 'The same all over' : capitalised(own.map(nameOf).join(', ')),
     note: troubled.length > 0 ? `look at ${troubled.map(({ zone }) => ZONE_LABEL[zone]).join(', ')}` : null,
     body: (
       <>
         {groupedVerdicts(troubled).map(([first, ...more]) => (
           <div key={first.zone} className={styles.problem} role="note">
             <p>
-              <b>{sentence([first, ...more].map(({ zone }) => ZONE_LABEL[zone]).join(', '))}</b>:{' '}
+              <b>{capitalised([first, ...more].map(({ zone }) => ZONE_LABEL[zone]).join(', '))}</b>:{' '}
               {first.problem?.text}.
             </p>
             {first.proposals.map((proposal) => (
@@ -232,7 +226,7 @@ export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrie
                   )
                 }
               >
-                {sentence(proposal.text)}
+                {capitalised(proposal.text)}
               </Button>
             ))}
           </div>

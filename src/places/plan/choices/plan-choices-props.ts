@@ -1,8 +1,8 @@
-import type { ChosenSchools, SchoolQuestionId } from '@/core/advice/schools';
+import type { ChosenSchools, SchoolQuestionId } from '@/core/schools/schools';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { HairInSet } from '@/core/techniques/bundle';
-import type { PlanContent, ShelfProduct, ShelfTool } from '../plan-content';
+import type { PlanContent, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
 
 /** What the choices of a plan are given. */
 export interface PlanChoicesProps {
@@ -10,6 +10,8 @@ export interface PlanChoicesProps {
   readonly plan: PlanFile | null;
   /** The section that fills its tool most. */
   readonly fullestBundle: HairInSet | null;
+  /** What the head's card says to mind. */
+  readonly allergies: string;
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
   /** Pumps, dimes and teaspoons as they were weighed here. */

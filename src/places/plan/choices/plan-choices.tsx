@@ -10,13 +10,14 @@ import { Thread, type ThreadStep } from './thread';
 /** Everything a plan decides, in the order of the work. */
 export function PlanChoices(props: PlanChoicesProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const { units } = useUnits();
+  const { units, clock } = useUnits();
   const { content, onChange } = props;
   const { brief } = content;
   const steps = PLAN_STEPS.map((step) =>
     step({
       ...props,
       units,
+      clock,
       brief,
       set: brief.set,
       technique: techniqueOf(brief.set.technique),

@@ -1,6 +1,6 @@
+import type { Clock, Units } from '@/core/formats/display';
 import type { Technique } from '@/core/techniques/technique';
-import type { UnitSystem } from '@/ui/format';
-import type { DraftBrief, DraftSet } from '../plan-content';
+import type { DraftBrief, DraftSet } from '@/core/draft/draft-brief';
 import type { PlanChoicesProps } from './plan-choices-props';
 import type { ThreadStep } from './thread';
 
@@ -9,7 +9,8 @@ export interface StepContext extends PlanChoicesProps {
   readonly brief: DraftBrief;
   readonly set: DraftSet;
   readonly technique: Technique;
-  readonly units: UnitSystem;
+  readonly units: Units;
+  readonly clock: Clock;
   readonly changeBrief: (part: Partial<DraftBrief>) => void;
   readonly changeSet: (part: Partial<DraftSet>) => void;
 }

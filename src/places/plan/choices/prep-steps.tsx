@@ -1,10 +1,11 @@
 'use client';
 import IconButton from '@mui/material/IconButton';
+import { SET_RANGES } from '@/core/formats/ranges';
 import { PREP_STEP_IDS, prepSteps, type PrepStepId } from '@/core/coefficients/prep-steps';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
-import type { DraftBrief } from '../plan-content';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 import styles from './drying-steps.module.css';
 
 type DraftPrep = NonNullable<DraftBrief['prep']>;
@@ -29,8 +30,7 @@ export function PrepSteps({ steps, onChange }: { steps: DraftPrep; onChange: (st
               <NumberField
                 label="min"
                 value={minutes ?? usualMin}
-                low={1}
-                high={240}
+                {...SET_RANGES.prepMinutes}
                 step={5}
                 onCommit={(own) =>
                   onChange(steps.map((one) => (one.step === step ? { step, minutes: own } : one)))

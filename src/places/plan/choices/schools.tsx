@@ -6,8 +6,8 @@ import {
   type ChosenSchools,
   type SchoolQuestionId,
   type SchoolStep,
-} from '@/core/advice/schools';
-import type { DraftBrief } from '../plan-content';
+} from '@/core/schools/schools';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 import styles from './schools.module.css';
 
 /** Where practitioners differ in this step: every school in one line, and which is taken on this head. */

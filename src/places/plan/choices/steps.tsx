@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
+import { ROOM_RANGES, SET_RANGES, USUAL_ROOM } from '@/core/formats/ranges';
 import {
   endsMethods,
   rootMethods,
@@ -28,13 +29,15 @@ import {
   formatLocalTime,
   formatTemperature,
 } from '@/ui/format';
-import { layerName, toolKindOfSet, toolsFor, withTechnique } from '../plan-content';
+import { layerName, toolKindOfSet, toolsFor } from '@/core/draft/shelf-choices';
+import { withTechnique } from '@/core/draft/edits';
 import { DryingSteps } from './drying-steps';
 import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
 import { USUAL_SLEEP } from '../usual-plan';
 import styles from './drying-steps.module.css';
 import { toolKinds } from '@/core/techniques/tool-kind';
+import { capitalised } from '@/core/words/words';
 import { partingStep, zonesStep } from './parting-steps';
 import { NightsAhead } from './nights-ahead';
 import { ToolChoice } from './tool-choice';
@@ -46,13 +49,11 @@ const options = <K extends string>(
   table: Readonly<Record<K, { readonly label: string }>>,
 ) => ids.map((id) => ({ value: id, label: table[id].label }));
 
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
 const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
   id: 'look',
   title: 'Look',
   answer: technique.label,
-  note: technique.styleName,
+  note: technique.styleName.toLowerCase() === technique.label.toLowerCase() ? undefined : technique.styleName,
   body: (
     <ChoiceList
       legend="Technique"
@@ -107,6 +108,7 @@ const layers: PlanStep = ({
   content,
   plan,
   products,
+  allergies,
   handUnits,
   onWeighed,
   brief,
@@ -122,7 +124,7 @@ const layers: PlanStep = ({
     id: 'layers',
     title: 'Layers, in order',
     answer:
-      sentence(own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ')) ||
+      capitalised(own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ')) ||
       'Nothing on it',
     note: named.join(', '),
     body: (
@@ -131,6 +133,7 @@ const layers: PlanStep = ({
           layers={own}
           productIds={content.layerProductIds}
           shelf={products}
+          allergies={allergies}
           doses={plan?.doses ?? []}
           handUnits={handUnits}
           onWeighed={onWeighed}
@@ -162,7 +165,9 @@ const tool: PlanStep = ({ set, tools, plan, fullestBundle, units, changeSet }) =
     id: 'tool',
     title: label,
     answer: formatDiameter(own.diameterMm, units),
-    note: fit && `${formatIndex(fit.turns)} turns, ${fit.fits ? 'fits in one layer' : 'overlaps'}`,
+    note:
+      fit &&
+      `${formatIndex(fit.turns)} ${fit.turns <= 1 ? 'turn' : 'turns'} round it, ${fit.fits ? 'in one layer' : 'hair over hair'}`,
     body: (
       <ToolChoice
         kind={kind}
@@ -183,7 +188,7 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
   return {
     id: 'roots',
     title: 'Roots and ends',
-    answer: sentence(phrase),
+    answer: capitalised(phrase),
     body: (
       <>
         <SelectField
@@ -248,8 +253,7 @@ const nights: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
         <NumberField
           label={`Pieces from each ${technique.noun[0]}`}
           value={pieces}
-          low={1}
-          high={8}
+          {...SET_RANGES.separations}
           whole
           onCommit={(separations) => change({ separations })}
         />
@@ -268,7 +272,7 @@ const nights: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
 };
 
 const room: PlanStep = ({ brief, units, changeBrief }) => {
-  const own = { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12, ...brief.room };
+  const own = { ...USUAL_ROOM, ...brief.room };
   const change = (part: Partial<typeof own>) => changeBrief({ room: { ...own, ...part } });
   return {
     id: 'room',
@@ -280,16 +284,16 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
         <TemperatureField
           label="Room"
           valueC={own.temperatureC}
-          lowC={5}
-          highC={45}
+          lowC={ROOM_RANGES.temperatureC.low}
+          highC={ROOM_RANGES.temperatureC.high}
           onCommit={(temperatureC) => change({ temperatureC })}
         />
         <NumberField
           label="Humidity indoors"
           unit="%"
           value={Math.round(own.relativeHumidity * 100)}
-          low={0}
-          high={100}
+          low={100 * ROOM_RANGES.relativeHumidity.low}
+          high={100 * ROOM_RANGES.relativeHumidity.high}
           step={5}
           onCommit={(percent) => change({ relativeHumidity: percent / 100 })}
         />
@@ -305,12 +309,12 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
   };
 };
 
-const readyBy: PlanStep = ({ brief, changeBrief }) => ({
+const readyBy: PlanStep = ({ brief, clock, changeBrief }) => ({
   id: 'ready',
   title: 'Ready by',
-  answer: brief.wearBy ? formatLocalTime(brief.wearBy) : 'No time set',
+  answer: brief.wearBy ? formatLocalTime(brief.wearBy, clock) : 'No time set',
   note: brief.wearBy
-    ? brief.startAt && `begins ${formatLocalTime(brief.startAt)}`
+    ? brief.startAt && `begins ${formatLocalTime(brief.startAt, clock)}`
     : 'set one to see when to start',
   body: (
     <>

@@ -1,5 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
+import { TOOL_RANGES } from '@/core/formats/ranges';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { nextRodUp } from '@/core/techniques/rod-fit';
 import type { HairInSet } from '@/core/techniques/bundle';
@@ -8,7 +9,9 @@ import { ChoiceList } from '@/ui/fields/choice-list';
 import { NumberField } from '@/ui/fields/number-field';
 import { formatDiameter } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
-import { toolOf, type DraftSet, type ShelfTool } from '../plan-content';
+import { toolOf } from '@/core/draft/shelf-choices';
+import type { DraftSet, ShelfTool } from '@/core/draft/draft-brief';
+import { plural } from '@/core/words/words';
 import styles from './tool-choice.module.css';
 
 type DraftTool = NonNullable<DraftSet['tool']>;
@@ -68,16 +71,14 @@ export function ToolChoice({
             label="Diameter"
             unit="mm"
             value={tool.diameterMm}
-            low={3}
-            high={80}
+            {...TOOL_RANGES.diameterMm}
             onCommit={(diameterMm) => onChange({ ...tool, diameterMm })}
           />
           <NumberField
             label={lengthLabel}
             unit="mm"
             value={lengthMm}
-            low={20}
-            high={600}
+            {...TOOL_RANGES.workingLengthMm}
             step={5}
             onCommit={(workingLengthMm) => onChange({ ...tool, workingLengthMm })}
           />
@@ -91,7 +92,7 @@ export function ToolChoice({
       {fit && (
         <p className={styles.fit}>
           {fit.fits
-            ? `Fits in one layer, ${fit.needed} ${fit.needed === 1 ? noun[0] : noun[1]}. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
+            ? `Fits in one layer, ${plural(fit.needed, noun[0], noun[1])}. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
             : `Does not fit in one layer: ${formatDiameter(Math.ceil(fit.smallestFittingDiameterMm), units)} or larger would.`}
         </p>
       )}

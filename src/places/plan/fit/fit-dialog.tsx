@@ -13,8 +13,9 @@ import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
 import type { AskedWishes, FitProgress } from '@/workers/fit.worker';
 import { startFit, type RunningFit } from '@/workers/client';
-import type { DraftBrief, ShelfTool } from '../plan-content';
+import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
 import type { Compared } from '../difference-words';
+import { sentence } from '@/core/words/words';
 import { FitOption } from './fit-option';
 import { Relaxations } from './relaxations';
 import styles from './fit.module.css';
@@ -187,8 +188,12 @@ export function FitDialog({
           </Button>
           {isRunning && (
             <>
-              <progress max={progress?.of ?? 1} value={progress?.looked ?? 0} aria-label="Ways looked at" />
-              <span>{progress ? `${progress.looked} of ${progress.of} ways` : 'starting'}</span>
+              <progress max={progress?.of ?? 1} value={progress?.looked ?? 0} aria-label="Looked at" />
+              <span>
+                {progress
+                  ? `${progress.looked.toLocaleString('en-GB')} of ${progress.of.toLocaleString('en-GB')} looked at`
+                  : 'starting'}
+              </span>
               <Button size="small" onClick={stop}>
                 Stop
               </Button>
@@ -197,14 +202,14 @@ export function FitDialog({
         </div>
         {errors.map((error) => (
           <p key={`${error.path}/${error.message}`} className={styles.problem} role="alert">
-            {error.message.charAt(0).toUpperCase() + error.message.slice(1)}.
+            {sentence(error.message)}
           </p>
         ))}
         <div role="status" className={styles.summary}>
           {progress?.isDone &&
             (progress.options.length > 0
-              ? `${progress.looked} ways looked at. These are the best of what fits; no other is better in everything.`
-              : `Nothing fits: none of ${progress.looked} ways keeps to all of it.`)}
+              ? `All ${progress.of.toLocaleString('en-GB')} combinations looked at. These are the best of what fits; no other is better in everything.`
+              : `Nothing fits: none of ${progress.of.toLocaleString('en-GB')} combinations keeps to all of it.`)}
         </div>
         {progress && (
           <ul className={styles.options}>

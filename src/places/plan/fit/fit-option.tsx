@@ -36,7 +36,11 @@ export function FitOption({
     : [];
   const figures = [
     ['dry at takedown', formatChance(option.chance), null],
-    ['work', formatMinutes(workMin.p50), `${formatMinutes(workMin.p10)} to ${formatMinutes(workMin.p90)}`],
+    [
+      'work, from washing on',
+      formatMinutes(workMin.p50),
+      `${formatMinutes(workMin.p10)} to ${formatMinutes(workMin.p90)}`,
+    ],
     ['lasts', formatDays(days.p50), `${Math.round(days.p10)} to ${Math.round(days.p90)}`],
     [
       'definition',

@@ -1,6 +1,7 @@
 'use client';
+import type { Units } from '@/core/formats/display';
 import type { ShownOption } from '@/core/fit/shown-option';
-import { formatChance, formatDays, formatDiameter, formatMinutes, type UnitSystem } from '@/ui/format';
+import { formatChance, formatDays, formatDiameter, formatMinutes } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import type { FitProgress } from '@/workers/fit.worker';
 import type { Compared } from '../difference-words';
@@ -9,7 +10,7 @@ import styles from './fit.module.css';
 
 type Relaxed = FitProgress['relaxed'][number];
 
-function giveWords({ wish, option }: Relaxed, units: UnitSystem): string {
+function giveWords({ wish, option }: Relaxed, units: Units): string {
   switch (wish) {
     case 'chance':
       return `It would have to do to be ${formatChance(option.chance)} sure that it is dry:`;

@@ -17,7 +17,9 @@ import type { SectionMark } from '@/core/parting/recipe';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
 import { formatArea, formatDiameter, formatLength } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
-import { toolsFor, type ShelfTool } from '../plan-content';
+import { toolsFor } from '@/core/draft/shelf-choices';
+import type { ShelfTool } from '@/core/draft/draft-brief';
+import { plural, sentence } from '@/core/words/words';
 import styles from './hand-parting.module.css';
 import type { HandParting } from './use-hand-parting';
 
@@ -61,7 +63,7 @@ export function HandTools({
     <div className={styles.tools} role="group" aria-label="Parting by hand">
       <div className={styles.line}>
         <span role="status">
-          Hair even to <b>{share(evenness.loadCv)}</b>
+          Hair in the sections differs by <b>{share(evenness.loadCv)}</b>
           {evenness.odd.length > 0 &&
             `; look at ${evenness.odd.slice(0, 4).join(', ')}${evenness.odd.length > 4 ? ' and others' : ''}`}
           {evenness.mirrorCm !== null &&
@@ -115,13 +117,13 @@ export function HandTools({
       )}
       {layout.unplaced.length > 0 && (
         <p className={styles.problem}>
-          {layout.unplaced.length === 1 ? 'One choice' : `${layout.unplaced.length} choices`} for sections
-          that are gone {layout.unplaced.length === 1 ? 'is' : 'are'} kept but not used.
+          {plural(layout.unplaced.length, 'choice is', 'choices are')} kept for sections that are gone, and
+          not used.
         </p>
       )}
       {hand.problem && (
         <p className={styles.problem} role="alert">
-          {hand.problem.charAt(0).toUpperCase() + hand.problem.slice(1)}.
+          {sentence(hand.problem)}
         </p>
       )}
     </div>

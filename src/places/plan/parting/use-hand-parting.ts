@@ -17,7 +17,8 @@ import { loadFor, type LoadOf } from '@/core/parting/load';
 import { recipeCount, type Recipe } from '@/core/parting/recipe';
 import { techniqueOf } from '@/core/techniques';
 import type { ChartPoint } from '@/core/sphere/crown-chart';
-import { withRecipe, type DraftBrief } from '../plan-content';
+import { withRecipe } from '@/core/draft/edits';
+import type { DraftBrief } from '@/core/draft/draft-brief';
 
 /** A parting while it is edited by hand: what is drawn, what is held, and what can be done. */
 export interface HandParting {

@@ -24,7 +24,7 @@ export function FlatCurls({
 }) {
   const { units } = useUnits();
   const longest = Math.max(5, ...curls.map(({ visibleCm }) => visibleCm));
-  const stepCm = units === 'metric' ? 1 : cmFromInches(1);
+  const stepCm = units.length === 'cm' ? 1 : cmFromInches(1);
   const steps = Math.ceil(longest / stepCm);
   const width = RULER_CM + 1 + COLUMN_CM * curls.length;
   const height = TOP_CM + steps * stepCm + BOTTOM_CM;
@@ -45,8 +45,8 @@ export function FlatCurls({
         <path d={`M${RULER_CM} ${y(0)}V${y(steps * stepCm)}`} />
         {Array.from({ length: steps + 1 }, (_, i) => (
           <g key={i}>
-            <path d={`M${RULER_CM} ${y(i * stepCm)}h${i % 5 === 0 || units === 'imperial' ? -0.6 : -0.3}`} />
-            {(i % 5 === 0 || units === 'imperial') && (
+            <path d={`M${RULER_CM} ${y(i * stepCm)}h${i % 5 === 0 || units.length === 'in' ? -0.6 : -0.3}`} />
+            {(i % 5 === 0 || units.length === 'in') && (
               <text x={RULER_CM - 0.7} y={y(i * stepCm) + 0.16} textAnchor="end">
                 {i}
               </text>
@@ -54,7 +54,7 @@ export function FlatCurls({
           </g>
         ))}
         <text x={RULER_CM} y={y(steps * stepCm) + 0.7} textAnchor="middle">
-          {units === 'metric' ? 'cm' : 'in'}
+          {units.length === 'cm' ? 'cm' : 'in'}
         </text>
       </g>
       {curls.map((curl, i) => {

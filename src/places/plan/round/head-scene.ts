@@ -1,3 +1,4 @@
+import type { Units } from '@/core/formats/display';
 import {
   AmbientLight,
   BufferGeometry,
@@ -27,7 +28,6 @@ import { seededRng } from '@/core/random/rng';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM, sphereVector } from '@/core/sphere/crown-chart';
 import { cmFromInches } from '@/core/units/length';
 import { hairTone, skinTone } from '@/ui/crown-map/tones';
-import type { UnitSystem } from '@/ui/format';
 import { ropeRadiusCm, seenCurls, type RoundSource, type ZoneCurl } from './seen-curls';
 
 /** A head drawn in three dimensions; it draws only when something moved. */
@@ -44,7 +44,7 @@ export interface HeadSceneOptions {
   readonly partPath: string | null;
   readonly skin: string;
   readonly hair: string;
-  readonly units: UnitSystem;
+  readonly units: Units;
 }
 
 /** The skull against the sphere that the scalp is charted on: narrower than long (for the eye; assumed). */
@@ -153,7 +153,7 @@ function figure(radiusCm: number, skin: MeshStandardMaterial): Group {
 }
 
 /** A ruler that stands beside the head, its zero at the crown. */
-function ruler(heightCm: number, units: UnitSystem): Mesh {
+function ruler(heightCm: number, units: Units): Mesh {
   const widthCm = 2.6;
   const pxPerCm = 46;
   const canvas = document.createElement('canvas');
@@ -168,11 +168,11 @@ function ruler(heightCm: number, units: UnitSystem): Mesh {
   pen.strokeRect(1, 1, canvas.width - 2, canvas.height - 2);
   pen.font = '700 30px sans-serif';
   pen.textBaseline = 'middle';
-  const stepCm = units === 'metric' ? 1 : cmFromInches(1);
-  pen.fillText(units === 'metric' ? 'cm' : 'in', 12, 24);
+  const stepCm = units.length === 'cm' ? 1 : cmFromInches(1);
+  pen.fillText(units.length === 'cm' ? 'cm' : 'in', 12, 24);
   for (let i = 1; i * stepCm < heightCm; i++) {
     const y = i * stepCm * pxPerCm;
-    const isLong = units === 'imperial' || i % 5 === 0;
+    const isLong = units.length === 'in' || i % 5 === 0;
     pen.beginPath();
     pen.moveTo(0, y);
     pen.lineTo(isLong ? 46 : 24, y);

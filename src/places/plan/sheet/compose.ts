@@ -186,8 +186,16 @@ export function composeSheet(
     );
   marks.push(...(fits ?? []));
   marks.push(text(MARGIN_MM, heightMm - MARGIN_MM, FOOTER_PT, 'text', words.footer));
-  return { title: words.title, widthMm, heightMm, marks };
+  return {
+    title: printable(words.title),
+    widthMm,
+    heightMm,
+    marks: marks.map((mark) => (mark.kind === 'text' ? { ...mark, text: printable(mark.text) } : mark)),
+  };
 }
+
+/** A text without what no page can hold: control characters, halves of letters, and codes that are none. */
+const printable = (words: string) => words.replace(/[\p{Cc}\p{Cs}\uFFFE\uFFFF]/gu, ' ');
 
 function firstOf<T, R>(items: readonly T[], of: (item: T) => R | null): R | null {
   for (const item of items) {

@@ -1,14 +1,17 @@
+import type { Clock, Units } from '@/core/formats/display';
 import {
   followedSchool,
   SCHOOL_QUESTION_IDS,
   schoolQuestion,
   type ChosenSchools,
-} from '@/core/advice/schools';
+} from '@/core/schools/schools';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { nightCares } from '@/core/coefficients/night-care';
 import { startStates } from '@/core/coefficients/start-states';
+import type { Zone } from '@/core/hair/zone';
 import { PART_LABEL } from '@/core/parting/pattern';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
+import { WINDING_WORDS, type Winding } from '@/core/parting/winding';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { inHands } from '@/core/products/dose';
@@ -19,7 +22,6 @@ import type { FlowBlock, FlowLine } from '@/core/sheet/flow';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
 import {
-  formatAboutClock,
   formatArea,
   formatChance,
   formatClock,
@@ -30,14 +32,13 @@ import {
   formatLocalTime,
   formatMass,
   formatMinutes,
-  type UnitSystem,
 } from '@/ui/format';
 import { blockLabel } from '@/ui/ribbon/block-label';
-import { layerName, wholeSetLabel, type PlanContent, type ShelfProduct } from '../plan-content';
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
-const HOUR_MS = 3_600_000;
+import { dryLine, dryWords } from '../dry-words';
+import { layerName } from '@/core/draft/shelf-choices';
+import { wholeSetLabel } from '@/core/draft/labels';
+import type { DraftBrief, PlanContent, ShelfProduct } from '@/core/draft/draft-brief';
+import { capitalised, listed, plural } from '@/core/words/words';
 
 /** What a sheet is made of. */
 export interface SheetSource {
@@ -47,8 +48,8 @@ export interface SheetSource {
   readonly schools: ChosenSchools;
   readonly products: readonly ShelfProduct[];
   readonly handUnits: WeighedUnits;
-  readonly units: UnitSystem;
-  readonly timeZone: string;
+  readonly units: Units;
+  readonly clock: Clock;
   readonly printedAtMs: number;
 }
 
@@ -83,14 +84,36 @@ function orderLines({ view }: AnsweredView): FlowLine[] {
   return [...numbers].map(([quadrant, own]) => {
     const at = mist.find((waiting) => waiting.quadrant === quadrant)?.mistAtMin[0];
     return {
-      text: `${sentence(QUADRANT_LABEL[quadrant as keyof typeof QUADRANT_LABEL])}: ${own.join(', ')}${at === undefined ? '' : `; mist after ${formatMinutes(at)}`}`,
+      text: `${capitalised(QUADRANT_LABEL[quadrant as keyof typeof QUADRANT_LABEL])}: ${own.join(', ')}${at === undefined ? '' : `; mist after ${formatMinutes(at)}`}`,
     };
   });
 }
 
+/** Sections that take another size than their zone, and those wound another way than the rest of the map shows at a glance. */
+function ownToolLines({ view, recipe }: AnsweredView, brief: DraftBrief, units: Units): FlowLine[] {
+  const usual = (zone: Zone) => brief.set.zones?.[zone]?.tool ?? brief.set.tool ?? null;
+  const bySize = new Map<number, number[]>();
+  for (const { number, zone, toolDiameterMm } of view.plan.sections)
+    if (toolDiameterMm && toolDiameterMm !== usual(zone)?.diameterMm)
+      bySize.set(toolDiameterMm, [...(bySize.get(toolDiameterMm) ?? []), number]);
+  const ownWay = new Map<Winding, number[]>();
+  const isMarked = Object.values(recipe.marks).some((mark) => mark.dir !== undefined);
+  if (isMarked)
+    for (const { number, winding } of view.plan.sections)
+      if (winding) ownWay.set(winding, [...(ownWay.get(winding) ?? []), number]);
+  return [
+    ...[...bySize].map(([mm, numbers]) => ({
+      text: `Section${numbers.length === 1 ? '' : 's'} ${listed(numbers)}: ${formatDiameter(mm, units)}`,
+    })),
+    ...[...ownWay].map(([winding, numbers]) => ({
+      text: `Wound ${WINDING_WORDS[winding]}: ${listed(numbers)}`,
+    })),
+  ];
+}
+
 /** Everything a sheet says, from a plan and what comes of it. */
 export function sheetWords(source: SheetSource): SheetWords {
-  const { content, answer, head, schools, products, units, timeZone } = source;
+  const { content, answer, head, schools, products, units, clock } = source;
   const { brief } = content;
   const { view, evenness } = answer;
   const { plan } = view;
@@ -104,10 +127,7 @@ export function sheetWords(source: SheetSource): SheetWords {
     const [low, high] = [words(Math.min(...values)), words(Math.max(...values))];
     return low === high ? low : `${low} to ${high}`;
   };
-  const start = view.blocks.find(({ step }) => step === 'install')?.endMs ?? null;
-  const { dryAfterH, chanceDryAtWearBy } = plan.drying;
-  const dryAt = (hours: number) =>
-    start === null ? formatHours(hours) : formatAboutClock(start + hours * HOUR_MS, timeZone);
+  const { chanceDryAtWearBy } = plan.drying;
   const feel = sectionsToFeel(view.dryTimes, answer.drawn);
   const night = brief.wear?.night ?? 'gather-and-bonnet';
   const followed = SCHOOL_QUESTION_IDS.flatMap((id): FlowLine[] => {
@@ -121,40 +141,45 @@ export function sheetWords(source: SheetSource): SheetWords {
     line: { text: `${text}${turnTo ? ` Ask ${turnTo}.` : ''}` },
     severity,
   }));
-  const listed = allergyMatches(
+  const warned = allergyMatches(
     head.allergies,
     products.filter(({ id }) => content.layerProductIds.includes(id)),
   );
   let day = '';
   const times = view.blocks.map((block): FlowLine => {
-    const own = formatDay(block.startMs, timeZone);
+    const own = formatDay(block.startMs, clock);
     const isNew = own !== day;
     day = own;
     const lasts = (block.endMs - block.startMs) / 60_000;
     return {
-      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, timeZone)}  ${blockLabel(block, setLabel)}`,
+      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, clock)}  ${blockLabel(block, setLabel)}`,
       end: lasts >= 100 ? formatHours(lasts / 60) : formatMinutes(lasts),
     };
   });
   return {
     title: content.title,
     head: [head.name, head.description].filter(Boolean).join(', '),
-    readyBy: brief.wearBy ? `Ready by ${formatLocalTime(brief.wearBy)}` : 'No time set',
+    readyBy: brief.wearBy ? `Ready by ${formatLocalTime(brief.wearBy, clock)}` : 'No time set',
     mind: head.allergies ? `Mind: ${head.allergies}` : '',
     caption: [
       setLabel,
       `${range(areas, (cm2) => formatArea(cm2, units))} each`,
-      `${range(hairs, (count) => String(Math.round(count / 100) * 100))} hairs`,
+      `about ${range(hairs, (count) => (Math.round(count / 100) * 100).toLocaleString('en-GB'))} hairs`,
       `even to ${Math.max(1, Math.round(evenness.loadCv * 100))} %`,
       PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase(),
-      formatDay(source.printedAtMs, timeZone),
+      formatDay(source.printedAtMs, clock),
     ].join(', '),
     blocks: [
       {
         title: 'The set',
         lines: [
-          { text: `${technique.label}, for a ${technique.styleName}` },
-          { text: sentence(`${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`) },
+          {
+            text:
+              technique.styleName.toLowerCase() === technique.label.toLowerCase()
+                ? technique.label
+                : `${technique.label}, for a ${technique.styleName}`,
+          },
+          { text: capitalised(`${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`) },
           { text: `Start: ${startStates[brief.set.startState ?? 'damp'].label.toLowerCase()}` },
           ...(brief.set.brushedThrough ? [{ text: 'Brushed through after product' }] : []),
         ],
@@ -179,17 +204,20 @@ export function sheetWords(source: SheetSource): SheetWords {
       },
       {
         title: 'Tools',
-        lines: plan.tools.map(({ kind, diameterMm, needed }) => ({
-          text: `${formatDiameter(diameterMm, units)} ${toolKinds[kind as ToolKindId]?.noun[1] ?? kind}`,
-          end: String(needed),
-        })),
+        lines: [
+          ...plan.tools.map(({ kind, diameterMm, needed }) => ({
+            text: `${formatDiameter(diameterMm, units)} ${toolKinds[kind as ToolKindId]?.noun[1] ?? kind}`,
+            end: String(needed),
+          })),
+          ...ownToolLines(answer, brief, units),
+        ],
       },
       { title: 'Times', lines: times },
       {
         title: 'Dry to the root',
         lines: [
           {
-            text: `${dryAt(dryAfterH.p50)}, between ${dryAt(dryAfterH.p10)} and ${dryAt(dryAfterH.p90)}${start === null ? ' after setting' : ''}`,
+            text: dryLine(dryWords(view, clock)),
             face: 'bold',
           },
           ...(chanceDryAtWearBy === null
@@ -206,7 +234,7 @@ export function sheetWords(source: SheetSource): SheetWords {
         title: 'Takedown and nights',
         lines: [
           {
-            text: `${brief.wear?.hands === 'bare' ? 'Bare hands' : 'Oiled fingers'}, ends first; each ${technique.noun[0]} in ${brief.wear?.separations ?? 2} ${brief.wear?.separations === 1 ? 'piece' : 'pieces'}`,
+            text: `${brief.wear?.hands === 'bare' ? 'Bare hands' : 'Oiled fingers'}, ends first; each ${technique.noun[0]} in ${plural(brief.wear?.separations ?? 2, 'piece')}`,
           },
           { text: `At night: ${nightCares[night].label.toLowerCase()}` },
         ],
@@ -215,7 +243,7 @@ export function sheetWords(source: SheetSource): SheetWords {
       {
         title: 'Mind',
         lines: [
-          ...listed.map(({ product, word }): FlowLine => ({
+          ...warned.map(({ product, word }): FlowLine => ({
             text: `${product} lists ${word}, which this head’s card warns of. Take another, or patch-test and ask.`,
             face: 'bold',
           })),

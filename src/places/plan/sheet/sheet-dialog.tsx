@@ -4,16 +4,14 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { PAPERS, type PaperId } from '@/core/sheet/mark';
 import { ChoiceList } from '@/ui/fields/choice-list';
-import { useUnits } from '@/ui/units-context';
 import styles from './sheet-dialog.module.css';
 
 const PAPER_IDS = Object.keys(PAPERS) as PaperId[];
 
 /** The plan on one page, to print or to keep, and as files to open elsewhere. */
 export function SheetDialog({ planId, onClose }: { planId: string; onClose: () => void }) {
-  const { units } = useUnits();
   const [paper, setPaper] = useState<PaperId>('a4');
-  const href = (file: string) => `/plan/${planId}/sheet/${file}?units=${units}`;
+  const href = (file: string) => `/plan/${planId}/sheet/${file}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="sheet-title" maxWidth="md" fullWidth>
       <div className={styles.dialog}>

@@ -1,11 +1,14 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
-import type { ChosenSchools, SchoolQuestionId } from '@/core/advice/schools';
-import type { HeadInput } from '@/core/formats/brief';
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { z } from 'zod';
+import type { ChosenSchools, SchoolQuestionId } from '@/core/schools/schools';
+import { headInput, type HeadInput } from '@/core/formats/brief';
 import { perZone, ZONES } from '@/core/hair/zone';
-import { AppError } from '../../errors';
+import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { headMeasurements, heads, zoneMeasurements } from '../schema';
+import { headMeasurements, headMerges, heads, plans, sets, zoneMeasurements } from '../schema';
+import { readJson } from './json';
+import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './paging';
 
 /** Who a head is, apart from what is measured. */
 export type HeadCard = Pick<
@@ -25,46 +28,70 @@ export interface HeadRecord extends HeadCard {
   readonly id: string;
   readonly revision: number;
   readonly schools: ChosenSchools;
+  readonly archivedAtMs: number | null;
   readonly measurement: Measurement;
 }
 
-async function measurementsOf(reader: Reader, studioId: string, headId: string): Promise<Measurement[]> {
-  const rows = await reader
+type MeasurementRow = typeof headMeasurements.$inferSelect;
+
+/** Measurements with their zones, in the order of the rows. */
+async function withZones(
+  reader: Reader,
+  studioId: string,
+  rows: readonly MeasurementRow[],
+): Promise<Measurement[]> {
+  if (rows.length === 0) return [];
+  const zones = await reader
     .select()
-    .from(headMeasurements)
-    .where(and(eq(headMeasurements.studioId, studioId), eq(headMeasurements.headId, headId)))
-    .orderBy(desc(headMeasurements.measuredAtMs), desc(headMeasurements.id));
-  return Promise.all(
-    rows.map(async (row) => {
-      const zones = await reader
-        .select()
-        .from(zoneMeasurements)
-        .where(and(eq(zoneMeasurements.studioId, studioId), eq(zoneMeasurements.measurementId, row.id)));
-      return {
-        id: row.id,
-        measuredAtMs: row.measuredAtMs,
-        head: {
-          circumferenceCm: row.circumferenceCm,
-          ...(row.densityPerCm2 === null ? {} : { densityPerCm2: row.densityPerCm2 }),
-          ...(row.ponytailCircumferenceCm === null
-            ? {}
-            : { ponytailCircumferenceCm: row.ponytailCircumferenceCm }),
-          strandDiameterUm: row.strandDiameterUm,
-          naturalCoilDiameterMm: row.naturalCoilDiameterMm,
-          shrinkage: row.shrinkage,
-          porosity: row.porosity as HeadInput['porosity'],
-          conditions: row.conditions as HeadInput['conditions'],
-          stretchedLengthCm: perZone(
-            (zone) => zones.find((measured) => measured.zone === zone)?.stretchedLengthCm ?? 0,
-          ),
-        },
-      };
-    }),
-  );
+    .from(zoneMeasurements)
+    .where(
+      and(
+        eq(zoneMeasurements.studioId, studioId),
+        inArray(
+          zoneMeasurements.measurementId,
+          rows.map(({ id }) => id),
+        ),
+      ),
+    );
+  const lengths = new Map<string, typeof zones>();
+  for (const zone of zones)
+    lengths.set(zone.measurementId, [...(lengths.get(zone.measurementId) ?? []), zone]);
+  return rows.map((row) => ({
+    id: row.id,
+    measuredAtMs: row.measuredAtMs,
+    head: {
+      circumferenceCm: row.circumferenceCm,
+      ...(row.densityPerCm2 === null ? {} : { densityPerCm2: row.densityPerCm2 }),
+      ...(row.ponytailCircumferenceCm === null
+        ? {}
+        : { ponytailCircumferenceCm: row.ponytailCircumferenceCm }),
+      strandDiameterUm: row.strandDiameterUm,
+      naturalCoilDiameterMm: row.naturalCoilDiameterMm,
+      shrinkage: row.shrinkage,
+      porosity: readJson(headInput.shape.porosity, row.porosity) ?? 'medium',
+      conditions: readJson(headInput.shape.conditions, row.conditions) ?? [],
+      stretchedLengthCm: perZone(
+        (zone) => lengths.get(row.id)?.find((measured) => measured.zone === zone)?.stretchedLengthCm ?? 0,
+      ),
+    },
+  }));
 }
 
 /** Measurements of a head, newest first. */
-export const listMeasurements = measurementsOf;
+export const listMeasurements = async (
+  reader: Reader,
+  studioId: string,
+  headId: string,
+): Promise<Measurement[]> =>
+  withZones(
+    reader,
+    studioId,
+    await reader
+      .select()
+      .from(headMeasurements)
+      .where(and(eq(headMeasurements.studioId, studioId), eq(headMeasurements.headId, headId)))
+      .orderBy(desc(headMeasurements.measuredAtMs), desc(headMeasurements.id)),
+  );
 
 async function addMeasurement(tx: Tx, studioId: string, headId: string, head: HeadInput, nowMs: number) {
   const id = newId(nowMs);
@@ -94,26 +121,106 @@ async function addMeasurement(tx: Tx, studioId: string, headId: string, head: He
   return id;
 }
 
-/** Every head of a studio, by name. */
-export async function listHeads(reader: Reader, studioId: string): Promise<HeadRecord[]> {
-  const rows = await reader.select().from(heads).where(eq(heads.studioId, studioId)).orderBy(asc(heads.name));
-  return Promise.all(
-    rows.map(async (row) => ({
-      ...row,
-      measurement: (await measurementsOf(reader, studioId, row.id))[0]!,
-    })),
+type HeadRow = typeof heads.$inferSelect;
+const schoolsInput = z.record(z.string(), z.string());
+
+/** Heads with the newest measurement of each, in the order of the rows. */
+async function withMeasurements(
+  reader: Reader,
+  studioId: string,
+  rows: readonly HeadRow[],
+): Promise<HeadRecord[]> {
+  if (rows.length === 0) return [];
+  const all = await reader
+    .select()
+    .from(headMeasurements)
+    .where(
+      and(
+        eq(headMeasurements.studioId, studioId),
+        inArray(
+          headMeasurements.headId,
+          rows.map(({ id }) => id),
+        ),
+      ),
+    )
+    .orderBy(desc(headMeasurements.measuredAtMs), desc(headMeasurements.id));
+  const newest = new Map<string, MeasurementRow>();
+  for (const row of all) if (!newest.has(row.headId)) newest.set(row.headId, row);
+  const measured = await withZones(reader, studioId, [...newest.values()]);
+  const byId = new Map(measured.map((own) => [own.id, own]));
+  return rows.flatMap((row) => {
+    const measurement = byId.get(newest.get(row.id)?.id ?? '');
+    return measurement ? [{ ...row, schools: readJson(schoolsInput, row.schools) ?? {}, measurement }] : [];
+  });
+}
+
+/** Every head of the day by name: who a new plan can be made for. */
+export const listHeadNames = (
+  reader: Reader,
+  studioId: string,
+): Promise<{ id: string; name: string; description: string }[]> =>
+  reader
+    .select({ id: heads.id, name: heads.name, description: heads.description })
+    .from(heads)
+    .where(and(eq(heads.studioId, studioId), isNull(heads.archivedAtMs)))
+    .orderBy(asc(sql`${heads.name} collate nocase`));
+
+/** How a list of heads may be put in order. */
+export const HEAD_ORDERS = ['name', 'set', 'measured', 'new'] as const;
+export type HeadOrder = (typeof HEAD_ORDERS)[number];
+
+const lastSetMs = sql`(select max(${sets.startedAtMs}) from ${sets} where ${sets.headId} = ${heads.id} and ${sets.cancelledAtMs} is null)`;
+const measuredMs = sql`(select max(${headMeasurements.measuredAtMs}) from ${headMeasurements} where ${headMeasurements.headId} = ${heads.id})`;
+const ORDERS = {
+  name: asc(sql`${heads.name} collate nocase`),
+  set: sql`${lastSetMs} desc nulls last`,
+  measured: sql`${measuredMs} asc`,
+  new: desc(heads.createdAtMs),
+} as const;
+
+/** One page of heads, searched by name, description and cautions; those of the day or those put away. */
+export async function pageOfHeads(
+  reader: Reader,
+  studioId: string,
+  asked: ListAsked & { readonly order: HeadOrder; readonly isArchived: boolean },
+): Promise<Paged<HeadRecord>> {
+  const where = and(
+    eq(heads.studioId, studioId),
+    asked.isArchived ? isNotNull(heads.archivedAtMs) : isNull(heads.archivedAtMs),
+    ...matching(asked.search, [heads.name, heads.description, heads.allergies]),
   );
+  const [sum] = await reader.select({ total: count() }).from(heads).where(where);
+  const total = sum?.total ?? 0;
+  const { page, offset } = pageOf(asked.page, total);
+  const rows = await reader
+    .select()
+    .from(heads)
+    .where(where)
+    .orderBy(ORDERS[asked.order], asc(heads.id))
+    .limit(PAGE_SIZE)
+    .offset(offset);
+  return { rows: await withMeasurements(reader, studioId, rows), total, page };
+}
+
+/** How many heads there are, of the day and put away. */
+export async function countHeads(
+  reader: Reader,
+  studioId: string,
+): Promise<{ readonly present: number; readonly archived: number }> {
+  const [row] = await reader
+    .select({ all: count(), archived: count(heads.archivedAtMs) })
+    .from(heads)
+    .where(eq(heads.studioId, studioId));
+  return { present: (row?.all ?? 0) - (row?.archived ?? 0), archived: row?.archived ?? 0 };
 }
 
 /** One head, or null. */
 export async function findHead(reader: Reader, studioId: string, id: string): Promise<HeadRecord | null> {
-  const [row] = await reader
+  const rows = await reader
     .select()
     .from(heads)
     .where(and(eq(heads.studioId, studioId), eq(heads.id, id)));
-  if (!row) return null;
-  const [measurement] = await measurementsOf(reader, studioId, id);
-  return measurement ? { ...row, measurement } : null;
+  return (await withMeasurements(reader, studioId, rows))[0] ?? null;
 }
 
 /** Makes a head with its first measurement and answers its id. */
@@ -195,4 +302,120 @@ export async function chooseSchool(
     .update(heads)
     .set({ schools: { ...head.schools, [question]: school } })
     .where(and(eq(heads.studioId, studioId), eq(heads.id, id)));
+}
+
+/**
+ * Puts a head away, or brings it back. Its record stays whole.
+ *
+ * @throws AppError not-found
+ */
+export async function archiveHead(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  archivedAtMs: number | null,
+): Promise<void> {
+  const changed = await tx
+    .update(heads)
+    .set({ archivedAtMs })
+    .where(and(eq(heads.studioId, studioId), eq(heads.id, id)))
+    .returning({ id: heads.id });
+  if (changed.length === 0) throw new AppError('not-found');
+}
+
+/**
+ * Makes two entries of the same person one: measurements, plans and sets of the second go to the first, which keeps
+ * its own card; the second is put away empty.
+ *
+ * @returns the id of the merge, by which it can be undone
+ * @throws AppError not-found, or invalid for a head with itself
+ */
+export async function mergeHeads(
+  tx: Tx,
+  studioId: string,
+  keptId: string,
+  mergedId: string,
+  nowMs: number,
+): Promise<string> {
+  if (keptId === mergedId) throw invalid('mergedId', 'choose another entry of the same person');
+  if (!(await findHead(tx, studioId, keptId)) || !(await findHead(tx, studioId, mergedId)))
+    throw new AppError('not-found');
+  const moved = { measurements: [] as string[], plans: [] as string[], sets: [] as string[] };
+  for (const [name, table] of [
+    ['measurements', headMeasurements],
+    ['plans', plans],
+    ['sets', sets],
+  ] as const) {
+    const rows = await tx
+      .update(table)
+      .set({ headId: keptId })
+      .where(and(eq(table.studioId, studioId), eq(table.headId, mergedId)))
+      .returning({ id: table.id });
+    moved[name].push(...rows.map(({ id }) => id));
+  }
+  const id = newId(nowMs);
+  await tx.insert(headMerges).values({ id, studioId, keptId, mergedId, moved, mergedAtMs: nowMs });
+  await archiveHead(tx, studioId, mergedId, nowMs);
+  return id;
+}
+
+const IDS_A_STATEMENT = 500;
+
+/**
+ * Parts two entries again that were made one.
+ *
+ * @returns the entry that is back
+ * @throws AppError not-found
+ */
+export async function undoMerge(tx: Tx, studioId: string, id: string): Promise<string> {
+  const [merge] = await tx
+    .delete(headMerges)
+    .where(and(eq(headMerges.studioId, studioId), eq(headMerges.id, id)))
+    .returning();
+  if (!merge) throw new AppError('not-found');
+  for (const [table, ids] of [
+    [headMeasurements, merge.moved.measurements],
+    [plans, merge.moved.plans],
+    [sets, merge.moved.sets],
+  ] as const) {
+    for (let from = 0; from < ids.length; from += IDS_A_STATEMENT)
+      await tx
+        .update(table)
+        .set({ headId: merge.mergedId })
+        .where(and(eq(table.studioId, studioId), inArray(table.id, ids.slice(from, from + IDS_A_STATEMENT))));
+  }
+  await archiveHead(tx, studioId, merge.mergedId, null);
+  return merge.mergedId;
+}
+
+/** Entries that were made one with a head, newest first. */
+export const listMerges = (
+  reader: Reader,
+  studioId: string,
+  keptId: string,
+): Promise<{ id: string; name: string; mergedAtMs: number }[]> =>
+  reader
+    .select({ id: headMerges.id, name: heads.name, mergedAtMs: headMerges.mergedAtMs })
+    .from(headMerges)
+    .innerJoin(heads, eq(heads.id, headMerges.mergedId))
+    .where(and(eq(headMerges.studioId, studioId), eq(headMerges.keptId, keptId)))
+    .orderBy(desc(headMerges.mergedAtMs));
+
+/**
+ * Deletes everything kept of a person for good: card, measurements, plans, sets, taps and days of wear, and entries
+ * merged into hers. The space is overwritten, so that nothing of it can be read out of the file.
+ *
+ * @throws AppError not-found
+ */
+export async function deleteHead(tx: Tx, studioId: string, id: string): Promise<void> {
+  await tx.run(sql`pragma secure_delete = on`);
+  const merged = await tx
+    .select({ id: headMerges.mergedId })
+    .from(headMerges)
+    .where(and(eq(headMerges.studioId, studioId), eq(headMerges.keptId, id)));
+  const gone = await tx
+    .delete(heads)
+    .where(and(eq(heads.studioId, studioId), inArray(heads.id, [id, ...merged.map((own) => own.id)])))
+    .returning({ id: heads.id });
+  if (gone.length === 0) throw new AppError('not-found');
 }

@@ -1,9 +1,15 @@
-import { and, desc, eq, inArray } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, sql, type SQL } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
+import { z } from 'zod';
+import { carriedTo } from '@/core/draft/edits';
 import type { BriefInput } from '@/core/formats/brief';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { heads, plans } from '../schema';
+import { findHead, sameMeasure } from './heads';
+import { readJson, readJsonText, requireJson } from './json';
+import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './paging';
 
 /** A draft, the one chosen, carried out, or put aside. */
 export type PlanStatus = 'draft' | 'chosen' | 'done' | 'aside';
@@ -16,7 +22,10 @@ export interface PlanListing {
   readonly status: PlanStatus;
   readonly headId: string;
   readonly headName: string;
-  readonly brief: BriefInput;
+  /** What is to be set; null where the row cannot be read. */
+  readonly set: BriefInput['set'] | null;
+  /** When it must be ready, as the brief writes it. */
+  readonly wearBy: string | null;
   readonly updatedAtMs: number;
 }
 
@@ -27,11 +36,16 @@ export interface PlanContent {
   readonly layerProductIds: (string | null)[];
 }
 
-/** Plans still ahead, of one head or of all, newest first. */
-export async function listOpenPlans(
+const partOf = (path: string) =>
+  sql<string | null>`case when json_valid(${plans.brief}) then json_extract(${plans.brief}, ${path}) end`;
+const setOfBrief = z.looseObject({ technique: z.string(), sections: z.number().optional() });
+
+async function listed(
   reader: Reader,
-  studioId: string,
-  headId?: string,
+  where: SQL | undefined,
+  order: readonly SQL[],
+  limit: number,
+  offset: number,
 ): Promise<PlanListing[]> {
   const rows = await reader
     .select({
@@ -40,29 +54,120 @@ export async function listOpenPlans(
       status: plans.status,
       headId: plans.headId,
       headName: heads.name,
-      brief: plans.brief,
+      set: partOf('$.set'),
+      wearBy: partOf('$.wearBy'),
       updatedAtMs: plans.updatedAtMs,
     })
     .from(plans)
     .innerJoin(heads, eq(heads.id, plans.headId))
-    .where(
-      and(
-        eq(plans.studioId, studioId),
-        inArray(plans.status, ['draft', 'chosen'] satisfies PlanStatus[]),
-        headId ? eq(plans.headId, headId) : undefined,
-      ),
-    )
-    .orderBy(desc(plans.updatedAtMs));
-  return rows.map((row) => ({ ...row, status: row.status as PlanStatus }));
+    .where(where)
+    .orderBy(...order, desc(plans.id))
+    .limit(limit)
+    .offset(offset);
+  return rows.map((row) => ({
+    ...row,
+    status: row.status as PlanStatus,
+    set: readJsonText(setOfBrief, row.set) as BriefInput['set'] | null,
+  }));
 }
 
-/** One plan, or null. */
+/** Rows that a list without pages holds at most. */
+const MOST_LISTED = 200;
+const OPEN = ['draft', 'chosen'] as const satisfies PlanStatus[];
+
+/** Plans still ahead, of one head or of all, or those put aside; newest first. */
+export const listOpenPlans = (
+  reader: Reader,
+  studioId: string,
+  headId?: string,
+  statuses: readonly PlanStatus[] = OPEN,
+): Promise<PlanListing[]> =>
+  listed(
+    reader,
+    and(
+      eq(plans.studioId, studioId),
+      inArray(plans.status, [...statuses]),
+      headId ? eq(plans.headId, headId) : undefined,
+    ),
+    [desc(plans.updatedAtMs)],
+    MOST_LISTED,
+    0,
+  );
+
+/** Which plans a list shows. */
+export const PLAN_LISTS = { open: OPEN, aside: ['aside'], done: ['done'] } as const satisfies Readonly<
+  Record<string, readonly PlanStatus[]>
+>;
+export type PlanList = keyof typeof PLAN_LISTS;
+
+/** How a list of plans may be put in order. */
+export const PLAN_ORDERS = ['changed', 'ready', 'head', 'title'] as const;
+export type PlanOrder = (typeof PLAN_ORDERS)[number];
+const ORDERS: Readonly<Record<PlanOrder, readonly SQL[]>> = {
+  changed: [desc(plans.updatedAtMs)],
+  ready: [sql`${partOf('$.wearBy')} asc nulls last`],
+  head: [sql`${heads.name} collate nocase`, desc(plans.updatedAtMs)],
+  title: [sql`${plans.title} collate nocase`],
+};
+
+/** One page of plans, searched by head, name and technique. */
+export async function pageOfPlans(
+  reader: Reader,
+  studioId: string,
+  asked: ListAsked & { readonly list: PlanList; readonly order: PlanOrder },
+): Promise<Paged<PlanListing>> {
+  const where = and(
+    eq(plans.studioId, studioId),
+    inArray(plans.status, [...PLAN_LISTS[asked.list]]),
+    ...matching(asked.search, [
+      heads.name,
+      plans.title,
+      sql`replace(${partOf('$.set.technique')}, '-', ' ')`,
+    ]),
+  );
+  const [sum] = await reader
+    .select({ total: count() })
+    .from(plans)
+    .innerJoin(heads, eq(heads.id, plans.headId))
+    .where(where);
+  const total = sum?.total ?? 0;
+  const { page, offset } = pageOf(asked.page, total);
+  return { rows: await listed(reader, where, ORDERS[asked.order], PAGE_SIZE, offset), total, page };
+}
+
+/** How many plans each list has. */
+export async function countPlans(reader: Reader, studioId: string): Promise<Record<PlanList, number>> {
+  const rows = await reader
+    .select({ status: plans.status, n: count() })
+    .from(plans)
+    .where(eq(plans.studioId, studioId))
+    .groupBy(plans.status);
+  const of = (statuses: readonly string[]) =>
+    rows.reduce((sum, row) => sum + (statuses.includes(row.status) ? row.n : 0), 0);
+  return { open: of(PLAN_LISTS.open), aside: of(PLAN_LISTS.aside), done: of(PLAN_LISTS.done) };
+}
+
+/** Enough to show a brief; whether it adds up is for `readBrief` to say. */
+const briefShape = z.looseObject({ head: z.looseObject({}), set: setOfBrief });
+const layerIds = z.array(z.string().nullable());
+
+/**
+ * One plan, or null.
+ *
+ * @throws AppError unreadable when the kept brief is damaged
+ */
 export async function findPlan(reader: Reader, studioId: string, id: string): Promise<PlanRow | null> {
   const [row] = await reader
     .select()
     .from(plans)
     .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
-  return row ? { ...row, status: row.status as PlanStatus } : null;
+  if (!row) return null;
+  return {
+    ...row,
+    status: row.status as PlanStatus,
+    brief: requireJson(briefShape, row.brief) as BriefInput,
+    layerProductIds: readJson(layerIds, row.layerProductIds) ?? [],
+  };
 }
 
 /** Makes a plan and answers its id. */
@@ -103,6 +208,35 @@ export async function savePlan(
 }
 
 /**
+ * Keeps what a plan desk sends. A plan that took over the newest measurements belongs to them from then on; what is
+ * there already in the very same words is no conflict, as when the last change of a page that was left came twice.
+ *
+ * @throws AppError conflict when another tab saved since; not-found
+ */
+export async function keepPlan(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  revision: number,
+  content: PlanContent,
+  nowMs: number,
+): Promise<number> {
+  const before = await findPlan(tx, studioId, id);
+  const head = before && (await findHead(tx, studioId, before.headId));
+  if (!before || !head) throw new AppError('not-found');
+  const { title, brief, layerProductIds } = before;
+  if (before.revision !== revision && isDeepStrictEqual({ title, brief, layerProductIds }, asKept(content)))
+    return before.revision;
+  const measurementId = sameMeasure(head.measurement.head, content.brief.head)
+    ? head.measurement.id
+    : before.measurementId;
+  return savePlan(tx, studioId, id, revision, { ...content, measurementId }, nowMs);
+}
+
+/** Content as it comes back from the file: fields that are not there are not there. */
+const asKept = (content: PlanContent): unknown => JSON.parse(JSON.stringify(content));
+
+/**
  * Gives a plan another name. A tab that edits it meanwhile is told.
  *
  * @throws AppError not-found
@@ -122,15 +256,41 @@ export async function renamePlan(
     .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
 }
 
-/** Marks a plan as a draft, as the one chosen, as carried out, or as put aside. */
-export const setPlanStatus = async (
-  tx: Tx,
-  studioId: string,
-  id: string,
-  status: PlanStatus,
-): Promise<void> => {
-  await tx
+/**
+ * Marks a plan as a draft, as the one chosen, as carried out, or as put aside.
+ *
+ * @throws AppError not-found
+ */
+export async function setPlanStatus(tx: Tx, studioId: string, id: string, status: PlanStatus): Promise<void> {
+  const changed = await tx
     .update(plans)
     .set({ status })
-    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
-};
+    .where(and(eq(plans.studioId, studioId), eq(plans.id, id)))
+    .returning({ id: plans.id });
+  if (changed.length === 0) throw new AppError('not-found');
+}
+
+/**
+ * Takes plans that are not begun along to another zone: what was planned for nine is planned for nine there. Plans on
+ * the clock of some other place stay there. A tab that edits one meanwhile is told.
+ */
+export async function carryPlans(
+  tx: Tx,
+  studioId: string,
+  fromZone: string,
+  toZone: string,
+  nowMs: number,
+): Promise<void> {
+  const rows = await tx
+    .select({ id: plans.id, brief: plans.brief, revision: plans.revision })
+    .from(plans)
+    .where(and(eq(plans.studioId, studioId), inArray(plans.status, [...OPEN, 'aside'])));
+  for (const { id, brief: kept, revision } of rows) {
+    const brief = readJson(briefShape, kept) as BriefInput | null;
+    if (brief === null || (brief.timeZone ?? fromZone) !== fromZone) continue;
+    await tx
+      .update(plans)
+      .set({ brief: carriedTo(brief, fromZone, toZone), revision: revision + 1, updatedAtMs: nowMs })
+      .where(and(eq(plans.studioId, studioId), eq(plans.id, id)));
+  }
+}

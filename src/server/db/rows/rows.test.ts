@@ -1,15 +1,35 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../tests/support/briefs';
 import { aHead, aSet, aStudio, CARD, NOON } from '../../../../tests/support/studio';
-import type { RunEvent } from '@/core/run/run-state';
 import { AppError } from '../../errors';
-import type { Database } from '../client';
-import { findHead, listHeads, listMeasurements, updateHead, type HeadRecord } from './heads';
-import { createPlan, findPlan, listOpenPlans, renamePlan, savePlan, setPlanStatus } from './plans';
-import { addCheck, addEvents, endSet, findSet, listSets, saveWearDay } from './sets';
+import type { Database, Tx } from '../client';
+import {
+  archiveHead,
+  countHeads,
+  deleteHead,
+  findHead,
+  listHeadNames,
+  listMeasurements,
+  listMerges,
+  mergeHeads,
+  pageOfHeads,
+  undoMerge,
+  updateHead,
+  type HeadRecord,
+} from './heads';
+import {
+  carryPlans,
+  createPlan,
+  findPlan,
+  keepPlan,
+  listOpenPlans,
+  renamePlan,
+  savePlan,
+  setPlanStatus,
+} from './plans';
+import { findSet } from './sets';
 import { createStudio } from './studios';
 
-const MINUTE = 60_000;
 let database: Database;
 let studioId: string;
 let head: HeadRecord;
@@ -19,32 +39,6 @@ beforeEach(async () => {
   head = await aHead(database, studioId);
 });
 afterEach(() => database.close());
-
-const event = (
-  id: string,
-  kind: RunEvent['kind'],
-  atMin: number,
-  sectionNumber: number | null = null,
-): RunEvent => ({
-  id,
-  kind,
-  atMs: NOON + atMin * MINUTE,
-  sectionNumber,
-  note: null,
-});
-const record = (setId: string, events: RunEvent[]) =>
-  database.write((tx) => addEvents(tx, studioId, setId, events));
-const allDone = [1, 2, 3, 4].map((n) => event(`d${n}`, 'section-done', n, n));
-const entry = {
-  definition: 6,
-  frizz: 3,
-  volume: 5,
-  moisture: 7,
-  shine: 6,
-  night: 'scarf',
-  visibleLengthCm: null,
-  note: '',
-};
 
 describe('heads', () => {
   it('keep the old measurements when they are measured again', async () => {
@@ -72,11 +66,89 @@ describe('heads', () => {
 
   it('of another studio are not to be seen', async () => {
     const other = await database.write((tx) => createStudio(tx, { name: 'Other', timeZone: 'UTC' }, NOON));
-    expect(await listHeads(database.db, other.id)).toEqual([]);
+    expect(await listHeadNames(database.db, other.id)).toEqual([]);
     expect(await findHead(database.db, other.id, head.id)).toBeNull();
     await expect(
       database.write((tx) => updateHead(tx, other.id, head.id, 1, CARD, head.measurement.head, NOON)),
     ).rejects.toMatchObject({ code: 'not-found' });
+  });
+});
+
+describe('whole records', () => {
+  const asked = { search: '', page: 1, order: 'name', isArchived: false } as const;
+  const namesOf = async (change: Partial<Parameters<typeof pageOfHeads>[2]> = {}) =>
+    (await pageOfHeads(database.db, studioId, { ...asked, ...change })).rows.map(({ name }) => name);
+
+  it('put away are out of the lists and come back whole', async () => {
+    await database.write((tx) => archiveHead(tx, studioId, head.id, NOON));
+    expect(await namesOf()).toEqual([]);
+    expect(await listHeadNames(database.db, studioId)).toEqual([]);
+    expect(await namesOf({ isArchived: true })).toEqual(['Wren']);
+    expect(await countHeads(database.db, studioId)).toEqual({ present: 0, archived: 1 });
+    await database.write((tx) => archiveHead(tx, studioId, head.id, null));
+    expect(await namesOf({ search: 'medium wren' })).toEqual(['Wren']);
+    expect(await namesOf({ search: 'wren loose' })).toEqual([]);
+  });
+
+  it('of the same person are merged with everything, and parted again as they were', async () => {
+    const other = await aHead(database, studioId, aBrief({ head: { stretchedLengthCm: 12 } }).head);
+    const setId = await aSet(database, studioId, other);
+    const planId = await database.write((tx) =>
+      createPlan(
+        tx,
+        studioId,
+        {
+          title: 'Hers',
+          brief: aBrief(),
+          layerProductIds: [],
+          headId: other.id,
+          measurementId: other.measurement.id,
+          status: 'draft',
+        },
+        NOON,
+      ),
+    );
+    const mergeId = await database.write((tx) => mergeHeads(tx, studioId, head.id, other.id, NOON + 1));
+    expect(await listMeasurements(database.db, studioId, head.id)).toHaveLength(2);
+    expect((await findSet(database.db, studioId, setId))!.headId).toBe(head.id);
+    expect((await findPlan(database.db, studioId, planId))!.headId).toBe(head.id);
+    expect(await listMerges(database.db, studioId, head.id)).toMatchObject([{ id: mergeId, name: 'Wren' }]);
+    expect(await namesOf()).toEqual(['Wren']);
+    await database.write((tx) => undoMerge(tx, studioId, mergeId));
+    expect((await findSet(database.db, studioId, setId))!.headId).toBe(other.id);
+    expect(await listMeasurements(database.db, studioId, head.id)).toHaveLength(1);
+    expect(await namesOf()).toEqual(['Wren', 'Wren']);
+    await expect(
+      database.write((tx) => mergeHeads(tx, studioId, head.id, head.id, NOON)),
+    ).rejects.toMatchObject({ code: 'invalid' });
+  });
+
+  it('are deleted for good with every trace, those merged into them too', async () => {
+    const other = await aHead(database, studioId);
+    await aSet(database, studioId, other);
+    await database.write((tx) => mergeHeads(tx, studioId, head.id, other.id, NOON));
+    await database.write((tx) => deleteHead(tx, studioId, head.id));
+    for (const table of [
+      'heads',
+      'head_measurements',
+      'zone_measurements',
+      'sets',
+      'set_sections',
+      'head_merges',
+    ])
+      expect((await database.client.execute(`select count(*) as n from ${table}`)).rows[0]!.n, table).toBe(0);
+  });
+
+  it('of another studio are neither put away, merged, parted nor deleted', async () => {
+    const other = await aHead(database, studioId);
+    const mergeId = await database.write((tx) => mergeHeads(tx, studioId, head.id, other.id, NOON));
+    for (const work of [
+      (tx: Tx) => archiveHead(tx, 'elsewhere', head.id, NOON),
+      (tx: Tx) => mergeHeads(tx, 'elsewhere', head.id, other.id, NOON),
+      (tx: Tx) => undoMerge(tx, 'elsewhere', mergeId),
+      (tx: Tx) => deleteHead(tx, 'elsewhere', head.id),
+    ] as ((tx: Tx) => Promise<unknown>)[])
+      await expect(database.write(work)).rejects.toMatchObject({ code: 'not-found' });
   });
 });
 
@@ -102,6 +174,30 @@ describe('plans', () => {
     expect(kept!.measurementId).toBe(head.measurement.id);
   });
 
+  it('go along when the studio changes its zone: nine stays nine; those on another clock stay there', async () => {
+    const timed = (timeZone: string) => ({ ...aBrief(), wearBy: '2027-03-13T09:00', timeZone });
+    const add = (timeZone: string, status: 'draft' | 'aside' | 'done') =>
+      database.write((tx) =>
+        createPlan(
+          tx,
+          studioId,
+          { ...content, brief: timed(timeZone), headId: head.id, measurementId: head.measurement.id, status },
+          NOON,
+        ),
+      );
+    const ids = [await add('UTC', 'draft'), await add('UTC', 'aside'), await add('UTC', 'done'), await add('Asia/Kolkata', 'draft')]; // prettier-ignore
+    await database.write((tx) => carryPlans(tx, studioId, 'UTC', 'Australia/Brisbane', NOON + 1));
+    const kept = await Promise.all(ids.map((id) => findPlan(database.db, studioId, id)));
+    expect(kept.map((own) => own!.brief.timeZone)).toEqual([
+      'Australia/Brisbane',
+      'Australia/Brisbane',
+      'UTC',
+      'Asia/Kolkata',
+    ]);
+    expect(kept.map((own) => own!.brief.wearBy)).toEqual(Array(4).fill('2027-03-13T09:00'));
+    expect(kept.map((own) => own!.revision)).toEqual([2, 2, 1, 1]);
+  });
+
   it('are saved over the revision that was seen, and no other', async () => {
     const id = await plan();
     const save = (revision: number, title: string) =>
@@ -111,6 +207,16 @@ describe('plans', () => {
     await save(1, 'mine');
     await expect(save(1, 'theirs')).rejects.toBeInstanceOf(AppError);
     expect((await findPlan(database.db, studioId, id))!.title).toBe('mine');
+  });
+
+  it('sent twice in the same words are no conflict; other words over an older revision are', async () => {
+    const id = await plan();
+    const keep = (revision: number, title: string) =>
+      database.write((tx) => keepPlan(tx, studioId, id, revision, { ...content, title }, NOON));
+    expect(await keep(1, 'left the page')).toBe(2);
+    expect(await keep(1, 'left the page')).toBe(2);
+    await expect(keep(1, 'another tab')).rejects.toMatchObject({ code: 'conflict' });
+    expect(await keep(2, 'another tab')).toBe(3);
   });
 
   it('leave the list once carried out', async () => {
@@ -140,85 +246,5 @@ describe('plans', () => {
     await expect(database.write((tx) => renamePlan(tx, studioId, 'gone', 'x', NOON))).rejects.toBeInstanceOf(
       AppError,
     );
-  });
-});
-
-describe('sets', () => {
-  it('go from the chair to wear to their end', async () => {
-    const setId = await aSet(database, studioId, head);
-    expect(await listSets(database.db, studioId, 'chair')).toHaveLength(1);
-    await record(setId, allDone);
-    expect((await findSet(database.db, studioId, setId))!.installedAtMs).toBe(NOON + 4 * MINUTE);
-    await record(setId, [event('t', 'taken-down', 600)]);
-    expect(await listSets(database.db, studioId, 'worn')).toHaveLength(1);
-    await database.write((tx) => saveWearDay(tx, studioId, setId, { ...entry, day: 0, revision: 0 }, NOON));
-    await database.write((tx) =>
-      endSet(tx, studioId, setId, { lastGoodDay: 3, reason: 'frizz', note: '' }, NOON + 1),
-    );
-    const [over] = await listSets(database.db, studioId, 'ended');
-    expect(over).toMatchObject({ id: setId, lastGoodDay: 3 });
-    expect((await findSet(database.db, studioId, setId))!.sections).toHaveLength(4);
-  });
-
-  it('take the same tap twice as one, and an undo back', async () => {
-    const setId = await aSet(database, studioId, head);
-    await record(setId, allDone);
-    await record(setId, allDone);
-    expect((await findSet(database.db, studioId, setId))!.events).toHaveLength(4);
-    await record(setId, [event('u', 'section-undone', 6, 4)]);
-    expect((await findSet(database.db, studioId, setId))!.installedAtMs).toBeNull();
-  });
-
-  it('refuse what cannot have happened', async () => {
-    const setId = await aSet(database, studioId, head);
-    await expect(record(setId, [event('x', 'section-done', 1, 9)])).rejects.toThrow(
-      'this set has no section 9',
-    );
-    await expect(record(setId, [event('y', 'paused', -1)])).rejects.toThrow('before the set was started');
-    await expect(record('nowhere', allDone)).rejects.toMatchObject({ code: 'not-found' });
-    const check = {
-      id: 'c',
-      sectionNumber: 1,
-      level: 'root',
-      feel: 'damp',
-      atMs: NOON + 9 * MINUTE,
-    } as const;
-    const feel = (change = {}) =>
-      database.write((tx) => addCheck(tx, studioId, setId, { ...check, ...change }));
-    await expect(feel()).rejects.toThrow('finish every section before');
-    await record(setId, allDone);
-    await expect(feel({ atMs: NOON })).rejects.toThrow('before the set was finished');
-    await expect(feel({ sectionNumber: 40 })).rejects.toThrow('no section 40');
-    await feel();
-    expect((await findSet(database.db, studioId, setId))!.checks).toHaveLength(1);
-  });
-
-  it('refuse a day of wear before the takedown, and a second tab over the first', async () => {
-    const setId = await aSet(database, studioId, head);
-    const wear = (day: number, revision: number) =>
-      database.write((tx) => saveWearDay(tx, studioId, setId, { ...entry, day, revision }, NOON));
-    await expect(wear(0, 0)).rejects.toThrow('not been taken down yet');
-    await record(setId, [...allDone, event('t', 'taken-down', 600)]);
-    await expect(wear(-1, 0)).rejects.toThrow('before the takedown');
-    await wear(1, 0);
-    await expect(wear(1, 0)).rejects.toMatchObject({ code: 'conflict' });
-    await wear(1, 1);
-    expect((await findSet(database.db, studioId, setId))!.wearDays).toHaveLength(1);
-  });
-
-  it('are not given up twice', async () => {
-    const setId = await aSet(database, studioId, head);
-    const end = () =>
-      database.write((tx) => endSet(tx, studioId, setId, { lastGoodDay: 2, reason: 'limp', note: '' }, NOON));
-    await expect(end()).rejects.toThrow('not been taken down yet');
-    await record(setId, [...allDone, event('t', 'taken-down', 600)]);
-    await end();
-    await expect(end()).rejects.toThrow('already given up');
-  });
-
-  it('roll back whole when one event of many is wrong', async () => {
-    const setId = await aSet(database, studioId, head);
-    await expect(record(setId, [...allDone, event('bad', 'section-done', 9, 99)])).rejects.toThrow();
-    expect((await findSet(database.db, studioId, setId))!.events).toHaveLength(0);
   });
 });

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { leftNowG } from '@/core/shelf/stock';
+import { isUnmade, leftNowG } from '@/core/shelf/stock';
 import { aHead, aStudio, NOON } from '../../../../tests/support/studio';
 import { AppError } from '../../errors';
 import type { Database } from '../client';
@@ -149,6 +149,7 @@ describe('own mixes', () => {
           keepsDays: 14,
           notes: '',
         },
+        {},
         NOON,
       ),
     );
@@ -162,7 +163,7 @@ describe('own mixes', () => {
           {
             takes: mix.parts.map(({ productId }) => ({ productId, grams: grams / 2 })),
             batchG: grams,
-            card: { ...CARD, name: mix.name, role: mix.role, useBy: '2027-03-27' },
+            card: { ...CARD, name: mix.name, role: mix.role, openedOn: '2027-03-13', useBy: '2027-03-27' },
           },
           NOON,
         ),
@@ -184,7 +185,8 @@ describe('own mixes', () => {
     const { cream, gel, batch } = await recipe();
     expect(await codeOf(batch(160))).toBe('invalid');
     for (const id of [cream, gel]) expect((await findProduct(database.db, studioId, id))!.usedSinceG).toBe(0);
-    expect(await listProducts(database.db, studioId)).toHaveLength(2);
+    const tub = (await listProducts(database.db, studioId)).find(({ mixId }) => mixId !== null)!;
+    expect(tub).toMatchObject({ leftG: 0, openedOn: null });
   });
 
   it('a recipe taken off leaves its batch on the shelf', async () => {
@@ -193,6 +195,21 @@ describe('own mixes', () => {
     await database.write((tx) => takeOff(tx, studioId, 'mix', mix.id));
     expect(await listMixes(database.db, studioId)).toEqual([]);
     expect((await findProduct(database.db, studioId, made))!.mixId).toBeNull();
+  });
+
+  it('a recipe has a tub that can be planned and must be made first; it follows the recipe and goes with it', async () => {
+    const { mix } = await recipe();
+    const tub = async () =>
+      (await listProducts(database.db, studioId)).find(({ mixId }) => mixId === mix.id) ?? null;
+    expect(isUnmade((await tub())!)).toBe(true);
+    const { id: _, revision, ...card } = mix;
+    await database.write((tx) =>
+      saveMix(tx, studioId, { id: mix.id, revision }, { ...card, name: 'Renamed' }, {}, NOON),
+    );
+    expect((await tub())!.name).toBe('Renamed');
+    await database.write((tx) => takeOff(tx, studioId, 'mix', mix.id));
+    expect(await tub()).toBeNull();
+    expect(await listProducts(database.db, studioId)).toHaveLength(2);
   });
 });
 

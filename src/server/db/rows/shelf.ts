@@ -1,9 +1,11 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { leftNowG } from '@/core/shelf/stock';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { mixes, products, tools } from '../schema';
+import { readJson } from './json';
 
 export type Product = Omit<typeof products.$inferSelect, 'studioId'>;
 export type Tool = Omit<typeof tools.$inferSelect, 'studioId'>;
@@ -46,8 +48,13 @@ export const listTools = (reader: Reader, studioId: string): Promise<Tool[]> =>
     .orderBy(asc(tools.kind), asc(tools.diameterMm));
 
 /** Recipes of a studio, by name. */
-export const listMixes = (reader: Reader, studioId: string): Promise<Mix[]> =>
-  reader.select().from(mixes).where(eq(mixes.studioId, studioId)).orderBy(asc(mixes.name));
+export const listMixes = async (reader: Reader, studioId: string): Promise<Mix[]> =>
+  (await reader.select().from(mixes).where(eq(mixes.studioId, studioId)).orderBy(asc(mixes.name))).map(
+    readMix,
+  );
+
+const mixParts = z.array(z.object({ productId: z.string(), parts: z.number() }));
+const readMix = (row: Mix): Mix => ({ ...row, parts: readJson(mixParts, row.parts) ?? [] });
 
 type ShelfTable = typeof products | typeof tools | typeof mixes;
 
@@ -144,17 +151,24 @@ export async function saveTool(
   return id;
 }
 
-/** Keeps a recipe. */
+/**
+ * Keeps a recipe. Its tub stands on the shelf from then on, empty until a batch is made, so that it can be planned.
+ *
+ * @param like what the mix is like, from what is in it
+ */
 export async function saveMix(
   tx: Tx,
   studioId: string,
   { id, revision }: Saved,
   card: MixCard,
+  like: Partial<Pick<Product, 'waterShare' | 'hold' | 'weight' | 'hasProtein' | 'ingredients'>>,
   nowMs: number,
 ): Promise<string> {
+  const tub = { name: card.name, role: card.role, ...like };
   if (id === null) {
     const made = newId(nowMs);
     await tx.insert(mixes).values({ id: made, studioId, ...card, revision: 1 });
+    await tx.insert(products).values({ id: newId(nowMs), studioId, mixId: made, leftG: 0, ...tub });
     return made;
   }
   const next = await nextRevision(tx, mixes, studioId, id, revision);
@@ -162,6 +176,11 @@ export async function saveMix(
     .update(mixes)
     .set({ ...card, revision: next })
     .where(own(mixes, studioId, id));
+  // A batch that was made is what it is; only a tub that waits for one follows the recipe.
+  await tx
+    .update(products)
+    .set(tub)
+    .where(and(eq(products.studioId, studioId), eq(products.mixId, id), isNull(products.openedOn)));
   return id;
 }
 
@@ -170,6 +189,11 @@ export type ShelfKind = keyof typeof TABLES;
 
 /** Takes something off the shelf. Plans that named it keep its role. */
 export const takeOff = async (tx: Tx, studioId: string, kind: ShelfKind, id: string): Promise<void> => {
+  // The empty tub of a recipe goes with it; a batch stays.
+  if (kind === 'mix')
+    await tx
+      .delete(products)
+      .where(and(eq(products.studioId, studioId), eq(products.mixId, id), isNull(products.openedOn)));
   await tx.delete(TABLES[kind]).where(own(TABLES[kind], studioId, id));
 };
 
@@ -198,7 +222,7 @@ export async function weighProduct(
     .where(own(products, studioId, id));
 }
 
-/** Counts grams as taken out of products, by id. What is no longer on the shelf is passed over. */
+/** Counts grams as taken out of products, by id; negative ones go back. What is no longer on the shelf is passed over. */
 export async function countAsUsed(
   tx: Tx,
   studioId: string,
@@ -207,7 +231,7 @@ export async function countAsUsed(
   for (const [id, usedG] of grams) {
     await tx
       .update(products)
-      .set({ usedSinceG: sql`${products.usedSinceG} + ${usedG}` })
+      .set({ usedSinceG: sql`max(0, ${products.usedSinceG} + ${usedG})` })
       .where(own(products, studioId, id));
   }
 }

@@ -1,4 +1,5 @@
-import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { json, timeMs } from './columns';
 import { heads } from './heads';
 import { ofStudio } from './studios';
 
@@ -11,7 +12,7 @@ export const headMeasurements = sqliteTable(
     headId: text('head_id')
       .notNull()
       .references(() => heads.id, { onDelete: 'cascade' }),
-    measuredAtMs: integer('measured_at_ms').notNull(),
+    measuredAtMs: timeMs('measured_at_ms').notNull(),
     circumferenceCm: real('circumference_cm').notNull(),
     densityPerCm2: real('density_per_cm2'),
     ponytailCircumferenceCm: real('ponytail_circumference_cm'),
@@ -19,7 +20,7 @@ export const headMeasurements = sqliteTable(
     naturalCoilDiameterMm: real('natural_coil_diameter_mm').notNull(),
     shrinkage: real('shrinkage').notNull(),
     porosity: text('porosity').notNull(),
-    conditions: text('conditions', { mode: 'json' }).$type<string[]>().notNull(),
+    conditions: json<string[]>('conditions').notNull(),
   },
   (table) => [index('measurements_by_head').on(table.headId, table.measuredAtMs)],
 );

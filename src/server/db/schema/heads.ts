@@ -1,5 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ChosenSchools } from '@/core/advice/schools';
+import type { ChosenSchools } from '@/core/schools/schools';
+import { json, timeMs } from './columns';
 import { ofStudio } from './studios';
 
 /** A person whose hair is set. Measurements are kept apart, by the day they were taken. */
@@ -15,10 +16,12 @@ export const heads = sqliteTable(
     skinTone: text('skin_tone').notNull(),
     hairTone: text('hair_tone').notNull(),
     /** Which school was taken on this head where practitioners differ, by question. */
-    schools: text('schools', { mode: 'json' }).$type<ChosenSchools>().notNull().default({}),
+    schools: json<ChosenSchools>('schools').notNull().default({}),
     revision: integer('revision').notNull(),
-    createdAtMs: integer('created_at_ms').notNull(),
-    updatedAtMs: integer('updated_at_ms').notNull(),
+    /** When it was put away; null while it is one of the heads of the day. */
+    archivedAtMs: timeMs('archived_at_ms'),
+    createdAtMs: timeMs('created_at_ms').notNull(),
+    updatedAtMs: timeMs('updated_at_ms').notNull(),
   },
   (table) => [index('heads_by_studio').on(table.studioId, table.name)],
 );

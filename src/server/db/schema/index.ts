@@ -1,4 +1,5 @@
 export * from './head-measurements';
+export * from './head-merges';
 export * from './heads';
 export * from './mixes';
 export * from './plans';

@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { MixPart } from '@/core/shelf/mix';
+import { json } from './columns';
 import { ofStudio } from './studios';
 
 /** A studio's own recipe: what goes in, how much is made at once, and how long it keeps. */
@@ -10,7 +11,7 @@ export const mixes = sqliteTable(
     studioId: ofStudio(),
     name: text('name').notNull(),
     role: text('role').notNull(),
-    parts: text('parts', { mode: 'json' }).$type<MixPart[]>().notNull(),
+    parts: json<MixPart[]>('parts').notNull(),
     batchG: real('batch_g').notNull(),
     keepsDays: integer('keeps_days').notNull(),
     notes: text('notes').notNull(),

@@ -1,5 +1,6 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { BriefInput } from '@/core/formats/brief';
+import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
 import { heads } from './heads';
 import { ofStudio } from './studios';
@@ -18,12 +19,12 @@ export const plans = sqliteTable(
       .references(() => headMeasurements.id, { onDelete: 'cascade' }),
     title: text('title').notNull(),
     status: text('status').notNull(),
-    brief: text('brief', { mode: 'json' }).$type<BriefInput>().notNull(),
+    brief: json<BriefInput>('brief').notNull(),
     /** Shelf product of each layer, in order; null where only the role is decided. */
-    layerProductIds: text('layer_product_ids', { mode: 'json' }).$type<(string | null)[]>().notNull(),
+    layerProductIds: json<(string | null)[]>('layer_product_ids').notNull(),
     revision: integer('revision').notNull(),
-    createdAtMs: integer('created_at_ms').notNull(),
-    updatedAtMs: integer('updated_at_ms').notNull(),
+    createdAtMs: timeMs('created_at_ms').notNull(),
+    updatedAtMs: timeMs('updated_at_ms').notNull(),
   },
   (table) => [index('plans_by_studio').on(table.studioId, table.status, table.updatedAtMs)],
 );

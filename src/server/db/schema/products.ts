@@ -1,4 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { timeMs } from './columns';
 import { mixes } from './mixes';
 import { ofStudio } from './studios';
 
@@ -18,7 +19,7 @@ export const products = sqliteTable(
     leftG: real('left_g'),
     /** Planned doses of the sets begun since that weighing. */
     usedSinceG: real('used_since_g').notNull().default(0),
-    weighedAtMs: integer('weighed_at_ms'),
+    weighedAtMs: timeMs('weighed_at_ms'),
     /** The tub or bottle with nothing in it. */
     emptyG: real('empty_g'),
     sizeG: real('size_g'),

@@ -2,6 +2,7 @@ import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
+import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
 import { heads } from './heads';
 import { plans } from './plans';
@@ -21,17 +22,25 @@ export const sets = sqliteTable(
       .notNull()
       .references(() => headMeasurements.id, { onDelete: 'cascade' }),
     title: text('title').notNull(),
-    brief: text('brief', { mode: 'json' }).$type<BriefInput>().notNull(),
-    forecast: text('forecast', { mode: 'json' }).$type<PlanFile>().notNull(),
+    brief: json<BriefInput>('brief').notNull(),
+    forecast: json<PlanFile>('forecast').notNull(),
     modelVersion: text('model_version').notNull(),
     /** Belief in the drying rate of this head as it was forecast: the drying watch starts from it. */
-    dryingBelief: text('drying_belief', { mode: 'json' }).$type<RateBelief>(),
+    dryingBelief: json<RateBelief>('drying_belief'),
     /** Price of the products planned for it, as prices were then, minor units; null where none was known. */
     costMinor: integer('cost_minor'),
-    startedAtMs: integer('started_at_ms').notNull(),
-    installedAtMs: integer('installed_at_ms'),
-    takenDownAtMs: integer('taken_down_at_ms'),
-    endedAtMs: integer('ended_at_ms'),
+    /** Shelf product of each layer, in order; null where only the role was decided. */
+    layerProductIds: json<(string | null)[]>('layer_product_ids').notNull().default([]),
+    /** What its plan was before it was begun. */
+    planStatusBefore: text('plan_status_before'),
+    /** Done elsewhere and written down afterwards: it counts for days, not for what nobody saw. */
+    isEnteredLater: integer('is_entered_later', { mode: 'boolean' }).notNull().default(false),
+    /** Begun by mistake; null for a set that stands. */
+    cancelledAtMs: timeMs('cancelled_at_ms'),
+    startedAtMs: timeMs('started_at_ms').notNull(),
+    installedAtMs: timeMs('installed_at_ms'),
+    takenDownAtMs: timeMs('taken_down_at_ms'),
+    endedAtMs: timeMs('ended_at_ms'),
   },
   (table) => [
     index('sets_by_studio').on(table.studioId, table.startedAtMs),
@@ -57,7 +66,10 @@ export const setSections = sqliteTable(
   (table) => [primaryKey({ columns: [table.setId, table.number] })],
 );
 
-/** What happened at the chair, in order. The id comes from the device, so that a tap sent twice counts once. */
+/**
+ * What happened at the chair, in the order the server received it. The id comes from the device, so that a tap sent
+ * twice counts once.
+ */
 export const setEvents = sqliteTable(
   'set_events',
   {
@@ -69,26 +81,20 @@ export const setEvents = sqliteTable(
     kind: text('kind').notNull(),
     sectionNumber: integer('section_number'),
     note: text('note'),
-    atMs: integer('at_ms').notNull(),
+    atMs: timeMs('at_ms').notNull(),
+    /** Place in the order of the set, from 1. */
+    sequence: integer('sequence').notNull().default(0),
+    /** Where a hand felt, and what. */
+    level: text('level'),
+    feel: text('feel'),
+    /** The events it corrects, and the time it gives them. */
+    of: json<string[]>('of'),
+    toMs: timeMs('to_ms'),
+    /** The device it came from, and its number there; empty for what the server wrote itself. */
+    deviceId: text('device_id').notNull().default(''),
+    deviceNumber: integer('device_number').notNull().default(0),
   },
-  (table) => [index('events_by_set').on(table.setId, table.atMs)],
-);
-
-/** A hand felt a section. */
-export const drynessChecks = sqliteTable(
-  'dryness_checks',
-  {
-    id: text('id').primaryKey(),
-    studioId: ofStudio(),
-    setId: text('set_id')
-      .notNull()
-      .references(() => sets.id, { onDelete: 'cascade' }),
-    sectionNumber: integer('section_number').notNull(),
-    level: text('level').notNull(),
-    feel: text('feel').notNull(),
-    atMs: integer('at_ms').notNull(),
-  },
-  (table) => [index('checks_by_set').on(table.setId, table.atMs)],
+  (table) => [uniqueIndex('events_in_order').on(table.setId, table.sequence)],
 );
 
 /** One day of wear; day 0 is the day of takedown. */
@@ -110,7 +116,7 @@ export const wearDays = sqliteTable(
     visibleLengthCm: real('visible_length_cm'),
     note: text('note').notNull(),
     revision: integer('revision').notNull(),
-    updatedAtMs: integer('updated_at_ms').notNull(),
+    updatedAtMs: timeMs('updated_at_ms').notNull(),
   },
   (table) => [uniqueIndex('one_entry_a_day').on(table.setId, table.day)],
 );
@@ -124,5 +130,5 @@ export const outcomes = sqliteTable('outcomes', {
   lastGoodDay: integer('last_good_day').notNull(),
   reason: text('reason').notNull(),
   note: text('note').notNull(),
-  createdAtMs: integer('created_at_ms').notNull(),
+  createdAtMs: timeMs('created_at_ms').notNull(),
 });

@@ -1,5 +1,7 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { DisplaySettings } from '@/core/formats/display';
 import type { WeighedUnits } from '@/core/products/hand-units';
+import { json, timeMs } from './columns';
 
 /** A studio: everything else belongs to one. */
 export const studios = sqliteTable('studios', {
@@ -7,10 +9,16 @@ export const studios = sqliteTable('studios', {
   name: text('name').notNull(),
   timeZone: text('time_zone').notNull(),
   /** Grams of one pump, dime or teaspoon as weighed here; units left out are as usual. */
-  handUnits: text('hand_units', { mode: 'json' }).$type<WeighedUnits>().notNull().default({}),
+  handUnits: json<WeighedUnits>('hand_units').notNull().default({}),
   /** ISO 4217 code of the money that prices are in. */
   currency: text('currency').notNull().default('EUR'),
-  createdAtMs: integer('created_at_ms').notNull(),
+  /** How times, lengths and weights are shown here; what is left out is as usual. */
+  display: json<Partial<DisplaySettings>>('display').notNull().default({}),
+  /** The made-up studio that comes with the program. */
+  isDemo: integer('is_demo', { mode: 'boolean' }).notNull().default(false),
+  /** When it was put aside; null for the studio that is worked in. */
+  asideAtMs: timeMs('aside_at_ms'),
+  createdAtMs: timeMs('created_at_ms').notNull(),
 });
 
 /** The column that scopes a row to its studio. */

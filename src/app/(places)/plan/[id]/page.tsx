@@ -3,7 +3,10 @@ import { notFound } from 'next/navigation';
 import { PlanDesk } from '@/places/plan/plan-desk';
 import { loadPlan } from '@/places/plan/queries';
 
-export const metadata: Metadata = { title: 'Plan' };
+export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
+  const loaded = await loadPlan((await params).id);
+  return { title: loaded ? `${loaded.plan.title}, ${loaded.head.name}` : 'Not here' };
+}
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const loaded = await loadPlan((await params).id);
@@ -25,13 +28,15 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       }}
       schools={head.schools}
       isBooked={plan.status === 'chosen'}
+      isAside={plan.status === 'aside'}
+      setId={loaded.setId}
       hasNewerMeasurement={loaded.hasNewerMeasurement}
       products={loaded.products}
       tools={loaded.tools}
       reserved={loaded.reserved}
       currency={loaded.currency}
       handUnits={loaded.handUnits}
-      timeZone={loaded.timeZone}
+      clock={loaded.clock}
       first={loaded.first}
       nowMs={loaded.nowMs}
     />

@@ -1,12 +1,19 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { loadWear } from '@/places/wear/queries';
+import { loadSetView } from '@/places/sets/queries';
 import { WearDesk } from '@/places/wear/wear-desk';
 
-export const metadata: Metadata = { title: 'Wear' };
+export async function generateMetadata({
+  params,
+}: {
+  params: Promise<{ setId: string }>;
+}): Promise<Metadata> {
+  const loaded = await loadSetView((await params).setId);
+  return { title: loaded ? `Wear of ${loaded.set.headName}, ${loaded.set.title}` : 'Not here' };
+}
 
 export default async function Page({ params }: { params: Promise<{ setId: string }> }) {
-  const loaded = await loadWear((await params).setId);
+  const loaded = await loadSetView((await params).setId);
   if (!loaded) notFound();
   return <WearDesk {...loaded} />;
 }

@@ -1,9 +1,9 @@
-import { answerBrief } from '@/core/plan/answer-brief';
 import { AppError } from '@/server/errors';
+import { inPool } from '@/server/pool';
 import { readJson, route } from '@/server/route';
 
 export const POST = route(async (request) => {
-  const answer = answerBrief(await readJson(request));
+  const answer = await inPool('answer', await readJson(request), 'http');
   if (!answer.ok) throw new AppError('invalid', answer.errors);
   return Response.json(answer.value);
 });

@@ -1,3 +1,4 @@
+import { METRIC, UTC_CLOCK } from '@/core/formats/display';
 import fc from 'fast-check';
 import jsQR from 'jsqr';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -33,8 +34,8 @@ function sheetOf(
     schools: {},
     products: [],
     handUnits: {},
-    units: 'metric',
-    timeZone: 'Europe/Lisbon',
+    units: METRIC,
+    clock: { ...UTC_CLOCK, timeZone: 'Europe/Lisbon' },
     printedAtMs: NOON,
   });
   return composeSheet(

@@ -5,7 +5,10 @@ import { formValuesOf } from '@/places/heads/head-form-values';
 import { loadHead } from '@/places/heads/queries';
 import { Page as Sheet } from '@/ui/shell/page';
 
-export const metadata: Metadata = { title: 'Measure a head' };
+export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
+  const loaded = await loadHead((await params).id);
+  return { title: loaded ? `Measure ${loaded.head.name}` : 'Not here' };
+}
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const loaded = await loadHead((await params).id);

@@ -4,9 +4,14 @@ import { MixForm } from '@/places/shelf/mix-form';
 import { loadMix } from '@/places/shelf/queries';
 import { Page as Sheet } from '@/ui/shell/page';
 
-export const metadata: Metadata = { title: 'Own mix' };
+type Asked = { params: Promise<{ id: string }> };
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+export async function generateMetadata({ params }: Asked): Promise<Metadata> {
+  const { id } = await params;
+  return { title: id === 'new' ? 'New mix' : ((await loadMix(id))?.mix?.name ?? 'Not here') };
+}
+
+export default async function Page({ params }: Asked) {
   const { id } = await params;
   const loaded = await loadMix(id === 'new' ? null : id);
   if (!loaded) notFound();

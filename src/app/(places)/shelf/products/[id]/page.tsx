@@ -4,9 +4,14 @@ import { ProductForm } from '@/places/shelf/product-form';
 import { loadCurrency, loadProduct } from '@/places/shelf/queries';
 import { Page as Sheet } from '@/ui/shell/page';
 
-export const metadata: Metadata = { title: 'Product' };
+type Asked = { params: Promise<{ id: string }> };
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+export async function generateMetadata({ params }: Asked): Promise<Metadata> {
+  const { id } = await params;
+  return { title: id === 'new' ? 'New product' : ((await loadProduct(id))?.product?.name ?? 'Not here') };
+}
+
+export default async function Page({ params }: Asked) {
   const { id } = await params;
   if (id === 'new') {
     return (

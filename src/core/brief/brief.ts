@@ -1,0 +1,83 @@
+import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
+import type { NightCareId } from '../coefficients/night-care';
+import type { PrepStepId } from '../coefficients/prep-steps';
+import type { StartStateId } from '../coefficients/start-states';
+import type { DryingStep } from '../drying/dry-run-input';
+import type { Head } from '../hair/head';
+import type { PerZone } from '../hair/zone';
+import type { PartingPattern, PartLine } from '../parting/pattern';
+import type { SleepHours } from '../schedule/sleep';
+import type { Recipe } from '../parting/recipe';
+import type { Layer } from '../products/layer';
+import type { TechniqueId } from '../techniques';
+import type { Tool } from '../techniques/bundle';
+import type { ToolKindId } from '../techniques/tool-kind';
+
+/** A tool as a plan takes it. */
+export interface PlannedTool extends Tool {
+  readonly kind: ToolKindId;
+  readonly owned: number;
+}
+
+/** What is done in one zone. */
+export interface ZoneSet {
+  readonly technique: TechniqueId;
+  readonly rootMethod: RootMethodId;
+  readonly endsMethod: EndsMethodId;
+  readonly tool: PlannedTool | null;
+  /** Sections of a zone that is parted for itself; null where the head's parting runs through it. */
+  readonly sections: number | null;
+}
+
+/** A multiplier that is only roughly known: its middle value and the standard deviation of its ln. */
+export interface LearntMultiplier {
+  readonly median: number;
+  readonly lnSd: number;
+}
+
+/** A brief, checked and complete: what is to be forecast. */
+export interface Brief {
+  readonly head: Head;
+  readonly set: Omit<ZoneSet, 'sections'> & {
+    /** Sections on the head, without zones that are parted for themselves. */
+    readonly sections: number;
+    readonly startState: StartStateId;
+    readonly layers: readonly Layer[];
+    readonly brushedThrough: boolean;
+  };
+  readonly zones: PerZone<ZoneSet>;
+  readonly parting: {
+    readonly pattern: PartingPattern;
+    readonly part: PartLine;
+    readonly sizes: PerZone<number>;
+    readonly recipe: Recipe | null;
+  };
+  readonly wear: {
+    readonly night: NightCareId;
+    readonly separations: number;
+    readonly fluffing: number;
+    readonly hands: 'oiled' | 'bare';
+  };
+  readonly room: {
+    readonly temperatureC: number;
+    readonly relativeHumidity: number;
+    readonly dewPointOutsideC: number;
+  };
+  /** Steps before the set; null for the usual ones in one. */
+  readonly prep: readonly { readonly step: PrepStepId; readonly minutes: number }[] | null;
+  /** Hours that are kept free of hands-on work; null for none. */
+  readonly sleep: SleepHours | null;
+  /** At least one step; the last goes on until everything is dry. */
+  readonly drying: readonly DryingStep[];
+  /** Hands-on time over the usual: above 1 is slower. */
+  readonly pace: LearntMultiplier;
+  /** Drying rate over the usual: above 1 dries faster. */
+  readonly dryingRate: LearntMultiplier;
+  readonly startAtMs: number | null;
+  readonly wearByMs: number | null;
+  /** IANA name or offset that times are printed in. */
+  readonly timeZone: string;
+  /** Heads drawn for the spread of drying; 0 for the quick estimate without. */
+  readonly draws: number;
+  readonly seed: number;
+}

@@ -1,0 +1,122 @@
+import { describe, expect, it } from 'vitest';
+import { aBrief, readOrThrow } from '../../../tests/support/briefs';
+import { optionsOf } from '../fit/options';
+import { search, type SearchState, type Wishes } from '../fit/search';
+import { shownOption } from '../fit/shown-option';
+import type { Means } from '../fit/space';
+import type { BriefInput } from '../formats/brief';
+import { answerDraft } from '../plan/answer-view';
+import { HOUR_MS } from '../units/time';
+import { carriedTo, onClockOf, withOption } from './edits';
+
+const AVAILABLE_H = 14;
+const DRAWS = 50;
+const MEANS: Means = {
+  techniques: ['two-strand-twist', 'braid', 'rod-set', 'finger-coil'],
+  tools: [{ kind: 'rod', diameterMm: 14, workingLengthMm: 80, owned: 60 }],
+  drying: ['air', 'bonnet', 'hood-hot'],
+};
+
+/** The options of a search that is run to its end. */
+function found(input: BriefInput) {
+  const base = readOrThrow(input);
+  const readyMs = base.wearByMs!;
+  const wishes: Wishes = {
+    readyMs,
+    startMs: readyMs - AVAILABLE_H * HOUR_MS,
+    handsOnMaxMin: 240,
+    daysAtLeast: null,
+    curlMm: null,
+    chanceAtLeast: 0.3,
+  };
+  const steps = search(base, MEANS, wishes);
+  let last = steps.next();
+  while (!last.done) last = steps.next();
+  const state: SearchState = last.value;
+  return optionsOf(state.front).map((option) =>
+    shownOption(base, option, option.strengths, AVAILABLE_H, DRAWS),
+  );
+}
+
+const wearBy = { brief: { wearBy: '2027-03-13T09:00:00+00:00' } };
+const CASES: Record<string, BriefInput> = {
+  'a plain head': aBrief(wearBy),
+  'two halves compared': aBrief({ brief: { ...wearBy.brief, parting: { part: 'half-head' } } }),
+  'ends wound on rods': aBrief({
+    ...wearBy,
+    set: { endsMethod: 'rod', tool: { diameterMm: 12, workingLengthMm: 80, owned: 30 } },
+  }),
+  'bleached, short in the nape, parted aside, a zone of its own': aBrief({
+    brief: { ...wearBy.brief, parting: { part: 'left', zoneSize: { crown: 0.7 } } },
+    head: {
+      conditions: ['bleached'],
+      stretchedLengthCm: { front: 16, crown: 22, left: 16, right: 16, back: 20, nape: 3 },
+    },
+    set: { zones: { nape: { technique: 'comb-coil' } }, rootMethod: 'outside-plaited' },
+  }),
+};
+
+describe('an option of a search that is taken as the plan', () => {
+  it.each(Object.entries(CASES))('gives the plan that it showed: %s', (_, input) => {
+    const options = found(input);
+    expect(options.length).toBeGreaterThan(1);
+    for (const option of options) {
+      const asked = answerDraft({ ...input, ...withOption(input, option) }, null);
+      if (!asked.ok) throw new Error(JSON.stringify(asked.errors));
+      asked.value.drawTo(DRAWS);
+      const { plan } = asked.value.view(DRAWS).view;
+      const { prepMin, installMin, takedownMin, separatingMin } = plan.handsOn;
+      expect({
+        chance: plan.drying.chanceDryAtWearBy,
+        workMin: installMin.p50 + prepMin + takedownMin + separatingMin,
+        definition: plan.result.definition,
+        days: plan.daysPresentable,
+        stretch: plan.result.stretch,
+        curlMm: plan.result.curlDiameterMm,
+      }).toEqual({
+        chance: option.chance,
+        workMin: expect.closeTo(option.workMin.p50, 9) as number,
+        definition: option.definition,
+        days: option.days,
+        stretch: option.stretch,
+        curlMm: option.curlMm,
+      });
+    }
+  });
+});
+
+describe('times of a brief on another clock', () => {
+  const own = (wearBy: string, timeZone?: string) => ({
+    ...aBrief(),
+    wearBy,
+    ...(timeZone ? { timeZone } : {}),
+  });
+  const msOf = (brief: BriefInput) => readOrThrow(brief).wearByMs;
+
+  it('written on the clock of a zone they are the same moments', () => {
+    for (const brief of [own('2027-03-13T09:00', 'Europe/Lisbon'), own('2027-03-13T09:00:00-06:00')]) {
+      const there = onClockOf(brief, 'Asia/Kolkata');
+      expect(there.timeZone).toBe('Asia/Kolkata');
+      expect(msOf(there)).toBe(msOf(brief));
+      expect(there.wearBy).toMatch(/^2027-03-13T\d\d:\d\d$/);
+    }
+    expect(onClockOf(own('2027-03-13T09:00', 'Europe/Lisbon'), 'Asia/Kolkata').wearBy).toBe(
+      '2027-03-13T14:30',
+    );
+  });
+
+  it('carried to another zone nine stays nine, written with an offset or not', () => {
+    const carried = (brief: BriefInput) => carriedTo(brief, 'Europe/Lisbon', 'Australia/Brisbane');
+    for (const brief of [
+      own('2027-03-13T09:00', 'Europe/Lisbon'),
+      own('2027-03-13T09:00:00Z', 'Europe/Lisbon'),
+    ]) {
+      expect(carried(brief)).toMatchObject({ wearBy: '2027-03-13T09:00', timeZone: 'Australia/Brisbane' });
+    }
+    const both = carried({
+      ...own('2027-03-13T09:00', 'Europe/Lisbon'),
+      startAt: '2027-03-12T18:00:00+00:00',
+    });
+    expect(readOrThrow(both).wearByMs! - readOrThrow(both).startAtMs!).toBe(15 * 3_600_000);
+  });
+});

@@ -1,0 +1,214 @@
+import { schoolQuestion, type SchoolQuestionId } from '../schools/schools';
+import { perZone, type Zone } from '../hair/zone';
+import { SET_RANGES } from '../formats/ranges';
+import { waysOf } from '../fit/candidate';
+import type { ShownOption } from '../fit/shown-option';
+import { changeCount } from '../parting/edits/count';
+import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
+import { loadFor } from '../parting/load';
+import { recipeCount, type Recipe } from '../parting/recipe';
+import { zoneShares } from '../parting/zone-outlines';
+import { localMs, localTimeOf } from '../schedule/local-time';
+import { techniqueOf, type TechniqueId } from '../techniques';
+import { clamp } from '../units/clamp';
+import { toolKinds } from '../techniques/tool-kind';
+import type { DraftBrief, DraftSet, DraftParting, ZoneDraft, PlanContent, ShelfTool } from './draft-brief';
+import { toolsFor, toolOf } from './shelf-choices';
+
+/** A step of drying dragged shorter than this is left out by hand instead. */
+const SHORTEST_STEP_H = 0.25;
+
+/** The set of a brief changed to another technique, with that technique's usual choices. */
+export function withTechnique(
+  { parting, set }: DraftBrief,
+  technique: TechniqueId,
+  shelf: readonly ShelfTool[],
+): Partial<DraftBrief> {
+  if (set.technique === technique) return {};
+  const next = techniqueOf(technique);
+  const sizes = toolsFor(shelf, next.tool);
+  const usual = sizes[Math.floor(sizes.length / 2)];
+  // A pattern, and lines drawn by hand, belong to the technique they were chosen for.
+  const kept = {
+    ...(parting?.part ? { part: parting.part } : {}),
+    ...(parting?.zoneSize ? { zoneSize: parting.zoneSize } : {}),
+  };
+  return {
+    parting: kept,
+    set: {
+      ...set,
+      technique,
+      sections: next.usualSections,
+      rootMethod: next.rootMethods[0],
+      endsMethod: next.endsMethods[0],
+      tool: next.tool ? (usual ? toolOf(usual) : { ...toolKinds[next.tool].usual, owned: 0 }) : null,
+    },
+  };
+}
+
+/** Moves one item of a list. */
+export function moved<T>(items: readonly T[], from: number, to: number): T[] {
+  const next = [...items];
+  const [item] = next.splice(from, 1);
+  next.splice(to, 0, item!);
+  return next;
+}
+
+/**
+ * A brief with one zone done differently, or like the rest again. A zone of its own technique is parted for
+ * itself: as finely as the scalp there would be with that technique's usual number on the head.
+ */
+export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): Partial<DraftBrief> {
+  const zones = { ...brief.set.zones };
+  if (own === null) delete zones[zone];
+  else {
+    const technique = techniqueOf(own.technique ?? brief.set.technique);
+    zones[zone] = {
+      ...own,
+      sections: own.sections ?? Math.max(1, Math.round(technique.usualSections * zoneShares()[zone])),
+    };
+  }
+  return {
+    parting: partedAnew(brief),
+    set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined },
+  };
+}
+
+/** A brief parted along lines drawn by hand. Zones keep their technique; their counts are in the lines. */
+export function withRecipe(brief: DraftBrief, recipe: Recipe): Partial<DraftBrief> {
+  const zones = Object.fromEntries(
+    Object.entries(brief.set.zones ?? {}).map(([zone, own]) => {
+      const { sections: _, ...rest } = own;
+      return [zone, rest];
+    }),
+  ) as NonNullable<DraftSet['zones']>;
+  return {
+    parting: { ...brief.parting, recipe: recipe as DraftParting['recipe'] },
+    set: {
+      ...brief.set,
+      sections: recipeCount(recipe),
+      ...(brief.set.zones ? { zones } : {}),
+    },
+  };
+}
+
+/** A parting that is cut anew: whatever was drawn by hand goes, and the change is made. */
+export function partedAnew(brief: DraftBrief, change: DraftParting = {}): DraftParting {
+  const { recipe: _, ...parting } = brief.parting ?? {};
+  return { ...parting, ...change };
+}
+
+/** Whether two halves of a head are compared. */
+const isTrial = (brief: DraftBrief): boolean => brief.parting?.part === 'half-head';
+
+/**
+ * A brief with one section more or fewer. Sections stay where they are as far as they can; a head with zones
+ * parted for themselves, or whose lines are not known yet, is cut anew.
+ *
+ * @param answered lines that the brief is parted along, when they are known
+ */
+export function oneSection(
+  brief: DraftBrief,
+  count: number,
+  by: 1 | -1,
+  answered: Recipe | null,
+): Partial<DraftBrief> {
+  if (isTrial(brief)) {
+    // One on either side, so that the halves stay alike.
+    const even = 2 * Math.round((count + 2 * by) / 2);
+    return { parting: partedAnew(brief), set: { ...brief.set, sections: clamp(even, 2, MAX_SECTIONS) } };
+  }
+  const recipe = (brief.parting?.recipe as Recipe | undefined) ?? answered;
+  const hasOwnZones = Object.values(brief.set.zones ?? {}).some((own) => own?.sections !== undefined);
+  if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
+    const sizes = perZone((zone) => brief.parting?.zoneSize?.[zone] ?? 1);
+    const { sectionAspect } = techniqueOf(brief.set.technique);
+    const edit = changeCount(recipe, by, sectionAspect, loadFor(sizes, recipe.exclude));
+    if (edit.ok) return withRecipe(brief, edit.recipe);
+  }
+  const next = Math.min(MAX_SECTIONS, Math.max(MIN_SECTIONS, count + by));
+  return { parting: partedAnew(brief), set: { ...brief.set, sections: next } };
+}
+
+/** A brief done as an option of a search says, parted anew; zones that cannot carry it as the option does them. */
+export function withOption(
+  brief: DraftBrief,
+  { candidate, zones, drying, startAt }: Pick<ShownOption, 'candidate' | 'zones' | 'drying' | 'startAt'>,
+): Partial<DraftBrief> {
+  const { technique: id, sections, startState, tool } = candidate;
+  const { pattern: _, ...parting } = partedAnew(brief);
+  return {
+    parting,
+    drying: [...drying],
+    startAt: startAt ?? undefined,
+    set: {
+      ...brief.set,
+      technique: id,
+      sections,
+      sectionSideCm: undefined,
+      startState,
+      ...waysOf(techniqueOf(id), brief.set, tool),
+      tool: tool && {
+        diameterMm: tool.diameterMm,
+        workingLengthMm: tool.workingLengthMm,
+        owned: tool.owned,
+      },
+      zones:
+        Object.keys(zones).length === 0
+          ? undefined
+          : Object.fromEntries(
+              Object.entries(zones).map(([zone, own]) => [
+                zone,
+                { technique: own, ...waysOf(techniqueOf(own), brief.set, null), tool: null },
+              ]),
+            ),
+    },
+  };
+}
+
+/** Drying with one step longer or shorter, as far as a step may be. */
+export const stretched = (
+  drying: NonNullable<DraftBrief['drying']>,
+  step: number,
+  byMinutes: number,
+): NonNullable<DraftBrief['drying']> =>
+  drying.map((own, i) =>
+    i === step
+      ? { ...own, hours: clamp(own.hours + byMinutes / 60, SHORTEST_STEP_H, SET_RANGES.dryingHours.high) }
+      : own,
+  );
+
+/** A plan done a school's way; layers that stay keep their product. */
+export function withSchool(content: PlanContent, question: SchoolQuestionId, school: string): PlanContent {
+  const { brief, layerProductIds } = content;
+  const changed = schoolQuestion(question).schools[school]?.apply?.(brief);
+  if (!changed) return content;
+  const before = brief.set.layers ?? [];
+  const after = changed.set?.layers ?? before;
+  return {
+    ...content,
+    brief: { ...brief, ...changed },
+    layerProductIds: after.map((layer) => layerProductIds[before.indexOf(layer)] ?? null),
+  };
+}
+
+/** A brief whose times are written on the wall clock of a zone; they stay the same moments. */
+export function onClockOf(brief: DraftBrief, timeZone: string): DraftBrief {
+  const { startAt, wearBy } = brief;
+  const written = (text: string) => {
+    const ms = localMs(text, brief.timeZone ?? timeZone);
+    return ms === null ? text : localTimeOf(ms, timeZone);
+  };
+  return {
+    ...brief,
+    ...(startAt === undefined ? {} : { startAt: written(startAt) }),
+    ...(wearBy === undefined ? {} : { wearBy: written(wearBy) }),
+    timeZone,
+  };
+}
+
+/** A brief taken along to another zone: what was planned for nine is planned for nine there. */
+export const carriedTo = (brief: DraftBrief, fromZone: string, toZone: string): DraftBrief => ({
+  ...onClockOf(brief, fromZone),
+  timeZone: toZone,
+});

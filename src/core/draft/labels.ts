@@ -1,0 +1,51 @@
+import { TECHNIQUE_IDS, techniqueOf, techniques, type TechniqueId } from '../techniques';
+import type { Technique } from '../techniques/technique';
+import { plural } from '../words/words';
+import type { DraftSet } from './draft-brief';
+
+const counted = (id: TechniqueId, count: number | undefined) => {
+  const { noun } = techniqueOf(id);
+  return count === undefined ? noun[1] : plural(count, ...noun);
+};
+
+/** "18 twists": what the head is parted in, without zones of their own. */
+export const sectionsLabel = (set: DraftSet): string => counted(set.technique, set.sections);
+
+/** "20 braids, 15 coils": everything that goes in, zones of their own too. */
+export function wholeSetLabel(set: DraftSet): string {
+  const counts = new Map<TechniqueId, number>([[set.technique, set.sections ?? 0]]);
+  for (const own of Object.values(set.zones ?? {})) {
+    const id = own?.technique ?? set.technique;
+    if (own?.sections) counts.set(id, (counts.get(id) ?? 0) + own.sections);
+  }
+  return [...counts].map(([id, count]) => counted(id, count)).join(', ');
+}
+
+const KNOWN = new Set<string>(TECHNIQUE_IDS);
+
+/** The same of a set in a list, whose row may be of a newer version or damaged. */
+export const setLabelOf = (set: DraftSet | null): string =>
+  set === null
+    ? 'a set that cannot be read'
+    : KNOWN.has(set.technique)
+      ? wholeSetLabel(set)
+      : 'an unknown technique';
+
+/** The motif of a section by what is done there; of the whole set where an old record does not say. */
+export const motifOfSection = (
+  sections: readonly { readonly technique?: string }[],
+  number: number,
+): Technique['motif'] | null => {
+  const id = sections[number - 1]?.technique;
+  return id && id in techniques ? techniqueOf(id as TechniqueId).motif : null;
+};
+
+/** Mean size of the sections of one technique, cm²; of all of them where none has it. */
+export function meanSectionCm2(
+  { sections }: { readonly sections: readonly { readonly areaCm2: number; readonly technique: string }[] },
+  technique: TechniqueId,
+): number {
+  const own = sections.filter((section) => section.technique === technique);
+  const counted = own.length > 0 ? own : sections;
+  return counted.reduce((sum, section) => sum + section.areaCm2, 0) / Math.max(1, counted.length);
+}

@@ -1,0 +1,40 @@
+import { productRoles, type RoleId } from '../products';
+import { toolKindOf } from '../techniques/tool-kind-of';
+import { techniqueOf } from '../techniques';
+import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
+import type { DraftSet, DraftLayer, ShelfProduct, ShelfTool } from './draft-brief';
+
+/** The tools of the shelf that a technique, or its ends, can take. */
+export const toolsFor = (shelf: readonly ShelfTool[], kind: ToolKindId | null): readonly ShelfTool[] =>
+  kind === null ? [] : shelf.filter((tool) => tool.kind === toolKinds[kind].keptAs);
+
+/** The kind of tool that a set takes, by technique and ends. */
+export const toolKindOfSet = (set: DraftSet): ToolKindId | null => {
+  const technique = techniqueOf(set.technique);
+  return toolKindOf(technique, set.endsMethod ?? technique.endsMethods[0]);
+};
+
+/** A tool of the shelf as a brief names it. */
+export const toolOf = ({ diameterMm, workingLengthMm, owned }: ShelfTool) => ({
+  diameterMm,
+  workingLengthMm,
+  owned,
+});
+
+/** A layer of a brief from a product of the shelf. */
+export function layerOf(product: ShelfProduct): DraftLayer {
+  return {
+    role: product.role as RoleId,
+    ...(product.waterShare === null ? {} : { waterShare: product.waterShare }),
+    ...(product.hold === null ? {} : { hold: product.hold }),
+    ...(product.weight === null ? {} : { weight: product.weight }),
+    ...(product.hasProtein ? { protein: true } : {}),
+  };
+}
+
+/** Name of a layer: the product when one is chosen, else its role. */
+export const layerName = (
+  layer: DraftLayer,
+  productId: string | null,
+  shelf: readonly ShelfProduct[],
+): string => shelf.find((product) => product.id === productId)?.name ?? productRoles[layer.role].label;

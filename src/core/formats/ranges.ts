@@ -1,0 +1,66 @@
+import { DENSITY_PER_CM2, STRAND_UM } from '../coefficients/hair';
+
+/** From the least to the most that is taken. */
+export interface Range {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** What can be measured on a head (common practice, with room to spare). */
+export const HEAD_RANGES = {
+  circumferenceCm: { low: 46, high: 66 },
+  densityPerCm2: { low: 40, high: 350 },
+  ponytailCircumferenceCm: { low: 1, high: 25 },
+  strandDiameterUm: { low: 35, high: 120 },
+  naturalCoilDiameterMm: { low: 0.5, high: 60 },
+  /** A share of the length; hair that drew up further could not be told from its own coil. */
+  shrinkage: { low: 0, high: 0.92 },
+  stretchedLengthCm: { low: 1, high: 120 },
+} as const satisfies Record<string, Range>;
+
+/** A head of which nothing but its length is known. */
+export const USUAL_HEAD = {
+  circumferenceCm: 56,
+  densityPerCm2: DENSITY_PER_CM2.medium,
+  strandDiameterUm: STRAND_UM.medium,
+  naturalCoilDiameterMm: 8,
+  shrinkage: 0.5,
+  porosity: 'medium',
+} as const;
+
+/** Rods and formers that exist. */
+export const TOOL_RANGES = {
+  diameterMm: { low: 3, high: 80 },
+  workingLengthMm: { low: 20, high: 600 },
+  owned: { low: 0, high: 1000 },
+} as const satisfies Record<string, Range>;
+
+/** What is put on a head, and how products state hold and weight. */
+export const LAYER_RANGES = {
+  grams: { low: 0, high: 500 },
+  waterShare: { low: 0, high: 1 },
+  hold: { low: 0, high: 5 },
+  weight: { low: 0, high: 5 },
+} as const satisfies Record<string, Range>;
+
+/** Rooms and weather that somebody sets hair in. */
+export const ROOM_RANGES = {
+  temperatureC: { low: 5, high: 45 },
+  relativeHumidity: { low: 0, high: 1 },
+  dewPointOutsideC: { low: -30, high: 35 },
+} as const satisfies Record<string, Range>;
+/** A room and weather of which nothing is known. */
+export const USUAL_ROOM = { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12 } as const;
+
+/** Choices of a set that are numbers. */
+export const SET_RANGES = {
+  sectionSideCm: { low: 1, high: 20 },
+  zoneSize: { low: 0.4, high: 2.5 },
+  separations: { low: 1, high: 8 },
+  fluffing: { low: 0, high: 3 },
+  dryingHours: { low: 0.05, high: 96 },
+  prepMinutes: { low: 1, high: 240 },
+} as const satisfies Record<string, Range>;
+
+/** Days after the takedown on which wear can be entered. */
+export const WEAR_DAYS = { low: 0, high: 90 } as const satisfies Range;

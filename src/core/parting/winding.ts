@@ -1,0 +1,11 @@
+/** Which way a section is wound or turned, seen from behind the chair. */
+export type Winding = 'away-from-face' | 'to-left' | 'to-right';
+/** Which way hair is wound on a tool, seen from behind the client. */
+export const WINDINGS = ['away-from-face', 'to-left', 'to-right'] as const satisfies readonly Winding[];
+
+/** The same in words, as one would say it across the chair. */
+export const WINDING_WORDS: Readonly<Record<Winding, string>> = {
+  'away-from-face': 'away from the face',
+  'to-left': 'to her left',
+  'to-right': 'to her right',
+};

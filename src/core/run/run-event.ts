@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { CHECK_FEELS, type CheckFeel } from '../drying/dryness-checks';
+import { LEVELS, type Level } from '../drying/nodes';
+import { MAX_TIME_MS } from '../formats/time-bounds';
+
+/** What can happen to a set at the chair. Events are only ever added; the state is read off them. */
+export const RUN_EVENT_KINDS = [
+  'section-done',
+  'section-undone',
+  'paused',
+  'resumed',
+  'misted',
+  'felt',
+  'installed',
+  'dried',
+  'taken-down',
+  'note',
+  'taken-back',
+  'moved',
+] as const;
+export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
+
+export interface RunEvent {
+  readonly id: string;
+  readonly kind: RunEventKind;
+  /** When it happened, by the server's clock. */
+  readonly atMs: number;
+  readonly sectionNumber: number | null;
+  /** Words of a note, or why a damp set was taken down all the same. */
+  readonly note: string | null;
+  /** Place in the set's own order, given by the server; null while it is on its way there. */
+  readonly sequence: number | null;
+  /** Where a hand felt, and what; of a `felt` only. */
+  readonly level: Level | null;
+  readonly feel: CheckFeel | null;
+  /** The events that a `section-undone`, `taken-back` or `moved` is about, as far as the hand had seen them. */
+  readonly of: readonly string[] | null;
+  /** The time that a `moved` gives them. */
+  readonly toMs: number | null;
+}
+
+/** What an event is about, without who wrote it and where it stands. */
+export type RunEventDetail = Partial<
+  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs'>
+>;
+
+const id = z.string().min(1).max(64);
+const timeMs = z.int().min(0).max(MAX_TIME_MS, 'this time is not on any calendar in use');
+
+/** Kinds that are about one section. */
+const OF_A_SECTION: readonly RunEventKind[] = ['section-done', 'section-undone', 'felt'];
+/** Kinds that are about other events. */
+const OF_EVENTS: readonly RunEventKind[] = ['taken-back', 'moved'];
+
+const fields = {
+  id,
+  kind: z.enum(RUN_EVENT_KINDS, { error: 'this version does not know what happened here; reload the page' }),
+  atMs: timeMs,
+  sectionNumber: z.int().min(1).max(600).nullable().default(null),
+  note: z.string().max(500, 'a note of at most 500 letters').nullable().default(null),
+  level: z.enum(LEVELS).nullable().default(null),
+  feel: z.enum(CHECK_FEELS).nullable().default(null),
+  of: z.array(id).min(1).max(700).nullable().default(null),
+  toMs: timeMs.nullable().default(null),
+};
+
+/** Every kind brings what it is about. */
+function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.RefinementCtx) {
+  const missing = (path: string, message: string) =>
+    context.addIssue({ code: 'custom', path: [path], message });
+  if (OF_A_SECTION.includes(event.kind) && event.sectionNumber === null)
+    missing('sectionNumber', 'which section it was is missing');
+  if (event.kind === 'felt' && (event.level === null || event.feel === null))
+    missing('feel', 'where and what was felt is missing');
+  if (OF_EVENTS.includes(event.kind) && event.of === null) missing('of', 'what it corrects is missing');
+  if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
+}
+
+/** An event as it is kept. */
+export const runEventInput = z.strictObject(fields).superRefine(isWhole);
+
+/** An event as a device sends it, with its number there. */
+export const deviceEventInput = z
+  .strictObject({ ...fields, number: z.int().min(0).max(Number.MAX_SAFE_INTEGER).default(0) })
+  .superRefine(isWhole);
+export type DeviceEvent = z.output<typeof deviceEventInput>;
+
+/** An event with everything that its kind does not need left empty. */
+export const runEvent = (
+  id: string,
+  kind: RunEventKind,
+  atMs: number,
+  detail: RunEventDetail & { readonly sequence?: number } = {},
+): RunEvent => ({
+  id,
+  kind,
+  atMs,
+  sectionNumber: null,
+  note: null,
+  sequence: null,
+  level: null,
+  feel: null,
+  of: null,
+  toMs: null,
+  ...detail,
+});

@@ -1,0 +1,4 @@
+/** Spans of the clock, ms. A day of the calendar may be an hour longer or shorter; see `schedule/sleep.ts`. */
+export const MINUTE_MS = 60_000;
+export const HOUR_MS = 60 * MINUTE_MS;
+export const DAY_MS = 24 * HOUR_MS;

@@ -1,0 +1,19 @@
+import type { RunEvent, RunEventKind } from '@/core/run/run-event';
+
+const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
+  'section-done': ({ sectionNumber }) => `Section ${sectionNumber} done`,
+  'section-undone': ({ sectionNumber }) => `Section ${sectionNumber} not done after all`,
+  paused: () => 'Paused',
+  resumed: () => 'Went on',
+  misted: () => 'Misted',
+  felt: ({ sectionNumber, level, feel }) => `Felt section ${sectionNumber}, ${level}: ${feel}`,
+  installed: () => 'Set finished',
+  dried: () => 'Dry all over',
+  'taken-down': ({ note }) => (note ? `Taken down damp: ${note}` : 'Taken down'),
+  note: ({ note }) => `Note: ${note}`,
+  'taken-back': () => 'A correction: taken back',
+  moved: () => 'A correction: another time',
+};
+
+/** What happened, as one would say it. */
+export const eventWords = (event: RunEvent): string => WORDS[event.kind](event);

@@ -1,0 +1,49 @@
+import type { PlanContent } from '@/core/draft/draft-brief';
+
+/** A draft that is not kept by the server yet, and the revision it grew from. */
+export interface DraftCopy {
+  readonly revision: number;
+  readonly content: PlanContent;
+}
+
+const keyOf = (id: string) => `keen.draft.${id}`;
+
+/** A browser sends at most so much after a page is gone, bytes. */
+const MOST_AFTER = 60_000;
+
+/**
+ * The copy of a draft on this device: written with every change, removed when the server has it. It outlives a crash,
+ * a closed tab and a server that is away.
+ */
+export function readDraftCopy(id: string): DraftCopy | null {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null');
+    if (kept === null || typeof kept !== 'object' || !('revision' in kept) || !('content' in kept))
+      return null;
+    return kept as DraftCopy;
+  } catch {
+    return null;
+  }
+}
+
+export function writeDraftCopy(id: string, copy: DraftCopy): void {
+  try {
+    localStorage.setItem(keyOf(id), JSON.stringify(copy));
+  } catch {
+    // A full device: the change is still sent, and the page says when it is kept.
+  }
+}
+
+export const dropDraftCopy = (id: string): void => localStorage.removeItem(keyOf(id));
+
+/** Sends the last change of a page that is being left; the answer is not waited for. */
+export function sendOnLeaving(id: string, { revision, content }: DraftCopy): void {
+  const { title, brief, layerProductIds } = content;
+  const body = JSON.stringify({ revision, title, brief, layerProductIds });
+  fetch(`/api/v1/plans/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body,
+    keepalive: body.length < MOST_AFTER,
+  }).catch(() => undefined);
+}

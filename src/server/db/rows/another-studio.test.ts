@@ -1,0 +1,273 @@
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aBrief } from '../../../../tests/support/briefs';
+import { aHead, ALL_DONE, aSet, aStudio, CARD, NOON, sent, tap } from '../../../../tests/support/studio';
+import { USUAL_DISPLAY } from '@/core/formats/display';
+import type { Database, Tx } from '../client';
+import * as heads from './heads';
+import * as plans from './plans';
+import * as setLog from './set-log';
+import * as setCommands from './set-commands';
+import * as setLists from './set-lists';
+import * as setRecords from './sets';
+import * as shelf from './shelf';
+import * as studios from './studios';
+import * as wear from './wear';
+
+/** The rows of a studio that somebody in another studio tries to read and to change, by the ids that are there. */
+interface Theirs {
+  readonly headId: string;
+  readonly secondHeadId: string;
+  readonly planId: string;
+  readonly setId: string;
+  readonly cancelledId: string;
+  readonly mergeId: string;
+  readonly productId: string;
+  readonly toolId: string;
+  readonly mix: NonNullable<Awaited<ReturnType<typeof shelf.findMix>>>;
+}
+
+const sets = { ...setCommands, ...setLists, ...setRecords };
+
+let database: Database;
+let studioId: string;
+let otherId: string;
+let theirs: Theirs;
+
+const PRODUCT: shelf.ProductCard = {
+  name: 'Foam',
+  role: 'mousse',
+  waterShare: 0.9,
+  hold: 3,
+  weight: 1,
+  hasProtein: false,
+  sizeG: 200,
+  priceMinor: 1200,
+  emptyG: 50,
+  openedOn: null,
+  useBy: null,
+  notes: '',
+  ingredients: '',
+};
+const TOOL: shelf.ToolCard = {
+  kind: 'rod',
+  diameterMm: 16,
+  workingLengthMm: 80,
+  owned: 30,
+  swatch: '#888888',
+};
+const NEW = { id: null, revision: 0 };
+const DAY = {
+  day: 1,
+  definition: 7,
+  frizz: 3,
+  volume: 5,
+  moisture: 5,
+  shine: 5,
+  night: 'gather-and-bonnet',
+  visibleLengthCm: null,
+  note: '',
+  revision: 0,
+};
+const OUTCOME = { lastGoodDay: 1, reason: 'frizz', note: '' };
+
+beforeAll(async () => {
+  ({ database, studioId } = await aStudio());
+  const write = <T>(run: (tx: Tx) => Promise<T>) => database.write(run);
+  otherId = (await write((tx) => studios.createStudio(tx, { name: 'Other', timeZone: 'UTC' }, NOON))).id;
+  const head = await aHead(database, studioId);
+  const second = await aHead(database, studioId);
+  const third = await aHead(database, studioId);
+  const mergeId = await write((tx) => heads.mergeHeads(tx, studioId, head.id, third.id, NOON));
+  const content = { title: 'A plan', brief: aBrief(), layerProductIds: [] };
+  const planId = await write((tx) =>
+    plans.createPlan(
+      tx,
+      studioId,
+      { ...content, headId: head.id, measurementId: head.measurement.id, status: 'draft' },
+      NOON,
+    ),
+  );
+  const setId = await aSet(database, studioId, head);
+  await tap(database, studioId, setId, [...ALL_DONE, sent('down', 'taken-down', 9)]);
+  await write((tx) => wear.saveWearDay(tx, studioId, setId, DAY, NOON));
+  await write((tx) => wear.endSet(tx, studioId, setId, OUTCOME, NOON));
+  const cancelledId = await aSet(database, studioId, head);
+  await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
+  const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
+  const toolId = await write((tx) => shelf.saveTool(tx, studioId, NEW, TOOL, NOON));
+  const mixId = await write((tx) =>
+    shelf.saveMix(
+      tx,
+      studioId,
+      NEW,
+      {
+        name: 'Own gel',
+        role: 'gel',
+        parts: [{ productId, parts: 1 }],
+        notes: '',
+        keepsDays: 7,
+        batchG: 100,
+      },
+      {},
+      NOON,
+    ),
+  );
+  theirs = {
+    headId: head.id, secondHeadId: second.id, planId, setId, cancelledId, mergeId, productId, toolId,
+    mix: (await shelf.findMix(database.db, studioId, mixId))!,
+  }; // prettier-ignore
+});
+afterAll(() => database.close());
+
+/** Every row of every table that belongs to the first studio. */
+async function everythingOf(id: string): Promise<string> {
+  const tables = await database.db.all<{ name: string }>(
+    sql`select name from sqlite_master where type = 'table' and sql like '%studio_id%' order by name`,
+  );
+  const rows = await Promise.all(
+    tables.map(({ name }) =>
+      database.db.all(sql`select * from ${sql.identifier(name)} where studio_id = ${id}`),
+    ),
+  );
+  const card = await database.db.all(sql`select * from studios where id = ${id}`);
+  return JSON.stringify([card, tables, rows]);
+}
+
+const asked = { search: '', page: 1 } as const;
+const card = { title: 'Mine now', brief: aBrief(), layerProductIds: [] };
+
+/** What must come of each reading: nothing. */
+const READS: Record<string, () => Promise<unknown>> = {
+  listMeasurements: () => heads.listMeasurements(database.db, otherId, theirs.headId),
+  listHeadNames: () => Promise.resolve(heads.listHeadNames(database.db, otherId)),
+  pageOfHeads: async () =>
+    (await heads.pageOfHeads(database.db, otherId, { ...asked, order: 'name', isArchived: false })).rows,
+  countHeads: async () => Object.values(await heads.countHeads(database.db, otherId)).filter((n) => n > 0),
+  findHead: () => heads.findHead(database.db, otherId, theirs.headId),
+  listMerges: () => Promise.resolve(heads.listMerges(database.db, otherId, theirs.headId)),
+  listOpenPlans: () => plans.listOpenPlans(database.db, otherId, theirs.headId),
+  pageOfPlans: async () =>
+    (await plans.pageOfPlans(database.db, otherId, { ...asked, list: 'open', order: 'changed' })).rows,
+  countPlans: async () => Object.values(await plans.countPlans(database.db, otherId)).filter((n) => n > 0),
+  findPlan: () => plans.findPlan(database.db, otherId, theirs.planId),
+  eventsOf: () => setLog.eventsOf(database.db, otherId, theirs.setId),
+  eventsAfter: () => setLog.eventsAfter(database.db, otherId, theirs.setId, 0).catch(() => null),
+  listSets: () => sets.listSets(database.db, otherId, 'all', theirs.headId),
+  pageOfSets: async () =>
+    (await sets.pageOfSets(database.db, otherId, { ...asked, stage: 'all', order: 'newest' })).rows,
+  countSets: async () => Object.values(await sets.countSets(database.db, otherId)).filter((n) => n > 0),
+  setOfPlan: () => sets.setOfPlan(database.db, otherId, theirs.planId),
+  listPricedSets: () => sets.listPricedSets(database.db, otherId, 10),
+  findSet: () => sets.findSet(database.db, otherId, theirs.setId),
+  listProducts: () => shelf.listProducts(database.db, otherId),
+  listTools: () => shelf.listTools(database.db, otherId),
+  listMixes: () => shelf.listMixes(database.db, otherId),
+  findProduct: () => shelf.findProduct(database.db, otherId, theirs.productId),
+  findTool: () => shelf.findTool(database.db, otherId, theirs.toolId),
+  findMix: () => shelf.findMix(database.db, otherId, theirs.mix.id),
+  enteredDays: async () => [...(await wear.enteredDays(database.db, otherId, [theirs.setId]))],
+};
+
+/** Writes by the ids of the first studio, in the name of the other. */
+const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
+  createHead: (tx) => heads.createHead(tx, otherId, CARD, aBrief().head, NOON),
+  updateHead: (tx) =>
+    heads.updateHead(tx, otherId, theirs.headId, 1, { ...CARD, notes: 'x' }, aBrief().head, NOON),
+  chooseSchool: (tx) => heads.chooseSchool(tx, otherId, theirs.headId, 'order', 'x'),
+  archiveHead: (tx) => heads.archiveHead(tx, otherId, theirs.headId, NOON),
+  mergeHeads: (tx) => heads.mergeHeads(tx, otherId, theirs.headId, theirs.secondHeadId, NOON),
+  undoMerge: (tx) => heads.undoMerge(tx, otherId, theirs.mergeId),
+  deleteHead: (tx) => heads.deleteHead(tx, otherId, theirs.headId),
+  createPlan: async (tx) => {
+    const headId = await heads.createHead(tx, otherId, CARD, aBrief().head, NOON);
+    const { measurement } = (await heads.findHead(tx, otherId, headId))!;
+    return plans.createPlan(
+      tx,
+      otherId,
+      { ...card, headId, measurementId: measurement.id, status: 'draft' },
+      NOON,
+    );
+  },
+  savePlan: (tx) => plans.savePlan(tx, otherId, theirs.planId, 1, { ...card, measurementId: 'x' }, NOON),
+  keepPlan: (tx) => plans.keepPlan(tx, otherId, theirs.planId, 1, card, NOON),
+  renamePlan: (tx) => plans.renamePlan(tx, otherId, theirs.planId, 'Mine now', NOON),
+  carryPlans: (tx) => plans.carryPlans(tx, otherId, 'UTC', 'Asia/Kolkata', NOON),
+  setPlanStatus: (tx) => plans.setPlanStatus(tx, otherId, theirs.planId, 'aside'),
+  addEvents: (tx) =>
+    setLog.addEvents(tx, otherId, theirs.setId, [sent('x', 'note', 1, { note: 'x' })], {
+      deviceId: 'd', offsetMs: 0, nowMs: NOON, timeZone: 'UTC',
+    }), // prettier-ignore
+  correctStart: (tx) => setLog.correctStart(tx, otherId, theirs.setId, NOON - 1, NOON),
+  startSet: async (tx) => {
+    const headId = await heads.createHead(tx, otherId, CARD, aBrief().head, NOON);
+    const { measurement } = (await heads.findHead(tx, otherId, headId))!;
+    const { forecast, brief } = (await sets.findSet(tx, studioId, theirs.setId))!;
+    return sets.startSet(tx, otherId, {
+      headId, planId: null, layerProductIds: [], costMinor: null, measurementId: measurement.id, title: 'x', brief,
+      forecast, modelVersion: 'x', dryingBelief: null, sections: [{ number: 1, zone: 'nape', side: 'left', areaCm2: 9, hairCount: 900, plannedMin: 2 }],
+    }, NOON); // prettier-ignore
+  },
+  cancelSet: (tx) => sets.cancelSet(tx, otherId, theirs.setId, NOON),
+  restoreSet: (tx) => sets.restoreSet(tx, otherId, theirs.cancelledId),
+  saveProduct: (tx) => shelf.saveProduct(tx, otherId, { id: theirs.productId, revision: 1 }, PRODUCT, NOON),
+  saveTool: (tx) => shelf.saveTool(tx, otherId, { id: theirs.toolId, revision: 1 }, TOOL, NOON),
+  saveMix: (tx) => shelf.saveMix(tx, otherId, { id: theirs.mix.id, revision: 1 }, theirs.mix, {}, NOON),
+  takeOff: async (tx) => {
+    await shelf.takeOff(tx, otherId, 'product', theirs.productId);
+    await shelf.takeOff(tx, otherId, 'tool', theirs.toolId);
+    await shelf.takeOff(tx, otherId, 'mix', theirs.mix.id);
+  },
+  weighProduct: (tx) => shelf.weighProduct(tx, otherId, theirs.productId, { leftG: 1, emptyG: null }, NOON),
+  countAsUsed: (tx) => shelf.countAsUsed(tx, otherId, new Map([[theirs.productId, 50]])),
+  makeBatch: (tx) =>
+    shelf.makeBatch(
+      tx,
+      otherId,
+      theirs.mix,
+      { takes: [{ productId: theirs.productId, grams: 1 }], card: PRODUCT, batchG: 1 },
+      NOON,
+    ),
+  saveStudio: (tx) =>
+    studios.saveStudio(tx, otherId, { name: 'x', timeZone: 'UTC', currency: 'EUR', display: USUAL_DISPLAY }),
+  saveDisplay: (tx) => studios.saveDisplay(tx, otherId, { length: 'in' }),
+  saveHandUnits: (tx) => studios.saveHandUnits(tx, otherId, {}),
+  saveCurrency: (tx) => studios.saveCurrency(tx, otherId, 'USD'),
+  saveWearDay: (tx) => wear.saveWearDay(tx, otherId, theirs.setId, { ...DAY, day: 2 }, NOON),
+  endSet: (tx) => wear.endSet(tx, otherId, theirs.setId, { ...OUTCOME, note: 'x' }, NOON),
+  reopenSet: (tx) => wear.reopenSet(tx, otherId, theirs.setId),
+  moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
+};
+
+/** Not about the rows of one studio. */
+const OF_NO_STUDIO = [
+  'sameMeasure',
+  'currentStudio',
+  'asideStudio',
+  'createStudio',
+  'changeStudio',
+  'databaseAnswers',
+];
+
+describe('in another studio', () => {
+  it('every row function is tried', () => {
+    const all = [heads, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
+      Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
+    );
+    const tried = [...Object.keys(READS), ...Object.keys(WRITES), ...OF_NO_STUDIO];
+    expect([...all].sort()).toEqual([...tried].sort());
+  });
+
+  it.each(Object.keys(READS))('%s finds nothing', async (name) => {
+    const found = await READS[name]!();
+    expect(found === null || (Array.isArray(found) && found.length === 0)).toBe(true);
+  });
+
+  it.each(Object.keys(WRITES))('%s changes nothing there', async (name) => {
+    const before = await everythingOf(studioId);
+    await database.write(WRITES[name]!).catch((thrown: unknown) => {
+      expect(thrown).toMatchObject({ code: expect.stringMatching(/not-found|invalid|conflict/) as string });
+    });
+    expect(await everythingOf(studioId)).toBe(before);
+  });
+});

@@ -1,0 +1,102 @@
+import { and, eq, gt } from 'drizzle-orm';
+import type { RateBelief } from '@/core/drying/rate-belief';
+import type { BriefInput } from '@/core/formats/brief';
+import type { PlanFile } from '@/core/formats/plan-file';
+import { gramsByProduct } from '@/core/shelf/shelf-check';
+import { AppError, invalid } from '../../errors';
+import type { Tx } from '../client';
+import { newId } from '../id';
+import { plans, products, sets, setSections } from '../schema';
+import { findSet, setOfPlan, type SetRecord, type SetSection } from './sets';
+import { countAsUsed } from './shelf';
+
+/** Begins a set: keeps brief, forecast and sections as they are now. Answers its id. */
+export async function startSet(
+  tx: Tx,
+  studioId: string,
+  set: {
+    headId: string;
+    planId: string | null;
+    planStatusBefore?: string | null;
+    measurementId: string;
+    title: string;
+    brief: BriefInput;
+    forecast: PlanFile;
+    layerProductIds: (string | null)[];
+    modelVersion: string;
+    dryingBelief: RateBelief | null;
+    costMinor: number | null;
+    isEnteredLater?: boolean;
+    sections: readonly SetSection[];
+  },
+  startedAtMs: number,
+): Promise<string> {
+  const id = newId(startedAtMs);
+  const { sections, ...row } = set;
+  await tx.insert(sets).values({ id, studioId, ...row, startedAtMs });
+  // 8 columns a row: 600 sections stay well below SQLite's parameter limit.
+  await tx.insert(setSections).values(sections.map((section) => ({ ...section, setId: id, studioId })));
+  return id;
+}
+
+/**
+ * What a set took off tubs that were not weighed since it was begun: a weighing tells the truth whatever was
+ * counted before it.
+ */
+async function takenBy(tx: Tx, set: SetRecord, studioId: string): Promise<Map<string, number>> {
+  const grams = new Map(gramsByProduct(set.forecast.doses, set.layerProductIds));
+  const weighed = await tx
+    .select({ id: products.id })
+    .from(products)
+    .where(and(eq(products.studioId, studioId), gt(products.weighedAtMs, set.startedAtMs)));
+  for (const { id } of weighed) grams.delete(id);
+  return grams;
+}
+
+const negated = (grams: ReadonlyMap<string, number>) => new Map([...grams].map(([id, g]) => [id, -g]));
+
+/**
+ * Takes back a set that was begun by mistake: its products go back on the shelf, its plan is what it was before.
+ * What was tapped is kept, so that this can be undone.
+ *
+ * @throws AppError not-found
+ */
+export async function cancelSet(tx: Tx, studioId: string, id: string, nowMs: number): Promise<void> {
+  const set = await findSet(tx, studioId, id);
+  if (!set) throw new AppError('not-found');
+  if (set.cancelledAtMs !== null) return;
+  if (!set.isEnteredLater) await countAsUsed(tx, studioId, negated(await takenBy(tx, set, studioId)));
+  const [own] = await tx
+    .update(sets)
+    .set({ cancelledAtMs: nowMs })
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, id)))
+    .returning({ before: sets.planStatusBefore });
+  if (set.planId)
+    await tx
+      .update(plans)
+      .set({ status: own?.before ?? 'draft' })
+      .where(and(eq(plans.studioId, studioId), eq(plans.id, set.planId)));
+}
+
+/**
+ * Undoes a cancelling.
+ *
+ * @throws AppError not-found, or invalid when the plan was begun again meanwhile
+ */
+export async function restoreSet(tx: Tx, studioId: string, id: string): Promise<void> {
+  const set = await findSet(tx, studioId, id);
+  if (!set) throw new AppError('not-found');
+  if (set.cancelledAtMs === null) return;
+  if (set.planId && (await setOfPlan(tx, studioId, set.planId)))
+    throw invalid('id', 'its plan was begun again meanwhile; cancel that set first');
+  if (!set.isEnteredLater) await countAsUsed(tx, studioId, await takenBy(tx, set, studioId));
+  await tx
+    .update(sets)
+    .set({ cancelledAtMs: null })
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, id)));
+  if (set.planId)
+    await tx
+      .update(plans)
+      .set({ status: 'done' })
+      .where(and(eq(plans.studioId, studioId), eq(plans.id, set.planId)));
+}

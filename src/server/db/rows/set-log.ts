@@ -1,0 +1,278 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { fieldErrors } from '@/core/formats/field-error';
+import { keptTimeMs } from '@/core/run/device-clock';
+import { deviceEventInput, runEventInput, type DeviceEvent, type RunEvent } from '@/core/run/run-event';
+import { runState, type RunState } from '@/core/run/run-state';
+import { AppError, invalid } from '../../errors';
+import { log } from '../../log';
+import type { Reader, Tx } from '../client';
+import { setEvents, sets, setSections } from '../schema';
+import { readJson } from './json';
+import { moveWearDays } from './wear';
+
+/** Where a batch of events comes from, and when it came. */
+export interface Arrival {
+  readonly deviceId: string;
+  /** How far the server's clock is ahead of the device's, ms. */
+  readonly offsetMs: number;
+  readonly nowMs: number;
+  readonly timeZone: string;
+}
+
+/** What became of one event that was sent. */
+export type Verdict =
+  | { readonly id: string; readonly kept: true; readonly sequence: number; readonly atMs: number }
+  | { readonly id: string; readonly kept: false; readonly message: string };
+
+const eventIds = z.array(z.string());
+
+/**
+ * The log of a set in its own order. A row that cannot be read is left out and told to the log of the program: one
+ * bad row must not take the others with it.
+ */
+export async function eventsOf(reader: Reader, studioId: string, setId: string): Promise<RunEvent[]> {
+  const rows = await reader
+    .select()
+    .from(setEvents)
+    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)))
+    .orderBy(asc(setEvents.sequence));
+  return rows.flatMap(({ id, kind, atMs, sectionNumber, note, level, feel, of, toMs, sequence }) => {
+    const read = runEventInput.safeParse({
+      id,
+      kind,
+      atMs,
+      sectionNumber,
+      note,
+      level,
+      feel,
+      of: readJson(eventIds, of),
+      toMs,
+    });
+    if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
+    return read.success ? [{ ...read.data, sequence }] : [];
+  });
+}
+
+/**
+ * What came into the log of a set after a place in it.
+ *
+ * @throws AppError not-found
+ */
+export async function eventsAfter(
+  reader: Reader,
+  studioId: string,
+  setId: string,
+  sequence: number,
+): Promise<RunEvent[]> {
+  await requireSet(reader, studioId, setId);
+  return (await eventsOf(reader, studioId, setId)).filter((event) => (event.sequence ?? 0) > sequence);
+}
+
+/** Kinds that correct what is in the log already. */
+const CORRECTIONS: readonly RunEvent['kind'][] = ['moved', 'taken-back'];
+
+/** Where a set stands in its own row. */
+interface Stage {
+  readonly takenDownAtMs: number | null;
+}
+
+interface OpenSet extends Stage {
+  readonly startedAtMs: number;
+  readonly endedAtMs: number | null;
+  readonly sectionCount: number;
+}
+
+/** The row of a set, as far as its log looks at it. */
+async function requireSet(reader: Reader, studioId: string, setId: string) {
+  const [set] = await reader
+    .select({ startedAtMs: sets.startedAtMs, takenDownAtMs: sets.takenDownAtMs, endedAtMs: sets.endedAtMs })
+    .from(sets)
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
+  if (!set) throw new AppError('not-found');
+  return set;
+}
+
+async function openSet(tx: Tx, studioId: string, setId: string): Promise<OpenSet> {
+  const set = await requireSet(tx, studioId, setId);
+  const sections = await tx
+    .select({ number: setSections.number })
+    .from(setSections)
+    .where(and(eq(setSections.studioId, studioId), eq(setSections.setId, setId)));
+  return { ...set, sectionCount: sections.length };
+}
+
+const sentId = z.looseObject({ id: z.string().max(64) });
+
+/** Why an event cannot have happened, in words for the hand that tapped; null when it can. */
+function refusalOf(
+  event: DeviceEvent,
+  set: OpenSet,
+  known: readonly RunEvent[],
+  state: () => RunState,
+  nowMs: number,
+): string | null {
+  const { kind, sectionNumber, of, toMs } = event;
+  if (sectionNumber !== null && sectionNumber > set.sectionCount)
+    return `this set has no section ${sectionNumber}; it has ${set.sectionCount}`;
+  if (kind === 'felt' && state().installedAtMs === null)
+    return 'finish every section before feeling for dryness';
+  if (kind === 'felt' && state().takenDownAtMs !== null) return 'this set is already taken down';
+  if (kind === 'taken-down' && state().doneOrder.length === 0 && state().installedAtMs === null)
+    return 'nothing is set yet, so nothing can be taken down';
+  if (kind !== 'moved' && kind !== 'taken-back') return null;
+  const about = known.filter(({ id }) => of?.includes(id));
+  if (about.length !== of?.length) return 'what this corrects is not in the log of this set';
+  if (kind === 'taken-back' && set.endedAtMs !== null && about.some((own) => own.kind === 'taken-down'))
+    return 'this style is given up; take the giving up back first';
+  if (kind === 'moved' && (toMs! < set.startedAtMs || toMs! > nowMs))
+    return 'the corrected time must lie between the start of the set and now';
+  return null;
+}
+
+/**
+ * Adds what happened at the chair and says of each event whether it is kept. An event already known by its id is
+ * left alone, so that a device may send again after a lost answer; one that cannot have happened is refused in
+ * words and takes no other with it. Times come to the server's clock, between the start of the set and now.
+ *
+ * @param raw events as they were sent, not yet parsed
+ * @throws AppError not-found
+ */
+export async function addEvents(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  raw: readonly unknown[],
+  arrival: Arrival,
+): Promise<Verdict[]> {
+  const set = await openSet(tx, studioId, setId);
+  const known = await eventsOf(tx, studioId, setId);
+  let stage: Stage = set;
+  let state: RunState | null = null;
+  const stateNow = () => (state ??= runState(known, set.sectionCount));
+  // Rows that cannot be read still hold their place.
+  const places = await tx
+    .select({ sequence: setEvents.sequence })
+    .from(setEvents)
+    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)));
+  let sequence = places.reduce((most, row) => Math.max(most, row.sequence), 0);
+  const verdicts: Verdict[] = [];
+  for (const one of raw) {
+    const parsed = deviceEventInput.safeParse(one, { reportInput: true });
+    if (!parsed.success) {
+      const named = sentId.safeParse(one);
+      const message = fieldErrors(parsed.error)
+        .map((error) => (error.path ? `${error.path}: ${error.message}` : error.message))
+        .join('; ');
+      verdicts.push({ id: named.success ? named.data.id : '', kept: false, message });
+      continue;
+    }
+    const event = parsed.data;
+    const before = known.find(({ id }) => id === event.id);
+    if (before) {
+      verdicts.push({ id: event.id, kept: true, sequence: before.sequence ?? 0, atMs: before.atMs });
+      continue;
+    }
+    const refusal = refusalOf(event, set, known, stateNow, arrival.nowMs);
+    if (refusal !== null) {
+      verdicts.push({ id: event.id, kept: false, message: refusal });
+      continue;
+    }
+    const { number, ...told } = event;
+    const atMs = keptTimeMs(told.atMs, arrival.offsetMs, set.startedAtMs, arrival.nowMs);
+    const row = {
+      ...told,
+      of: told.of === null ? null : [...told.of],
+      atMs,
+      studioId,
+      setId,
+      sequence: sequence + 1,
+      deviceId: arrival.deviceId,
+      deviceNumber: number,
+    };
+    const next = [...known, { ...told, atMs, sequence: row.sequence }];
+    const message = await insertOne(tx, row, () =>
+      CORRECTIONS.includes(event.kind)
+        ? keepStage(tx, studioId, setId, stage, runState(next, set.sectionCount), arrival.timeZone)
+        : Promise.resolve(stage),
+    );
+    if (typeof message === 'string') {
+      verdicts.push({ id: event.id, kept: false, message });
+      continue;
+    }
+    stage = message;
+    sequence += 1;
+    known.push({ ...told, atMs, sequence });
+    state = null;
+    verdicts.push({ id: event.id, kept: true, sequence, atMs });
+  }
+  await keepStage(tx, studioId, setId, stage, stateNow(), arrival.timeZone);
+  return verdicts;
+}
+
+/**
+ * Inserts one event and what follows from it, or neither.
+ *
+ * @returns where the set stands then, or why the event is refused
+ */
+async function insertOne(
+  tx: Tx,
+  row: typeof setEvents.$inferInsert,
+  follow: () => Promise<Stage>,
+): Promise<Stage | string> {
+  try {
+    return await tx.transaction(async (inner) => {
+      const inserted = await inner
+        .insert(setEvents)
+        .values(row)
+        .onConflictDoNothing({ target: setEvents.id })
+        .returning({ sequence: setEvents.sequence });
+      if (inserted.length === 0) throw invalid('id', 'this tap belongs to another set');
+      return follow();
+    });
+  } catch (thrown) {
+    if (thrown instanceof AppError && thrown.code === 'invalid') return thrown.message;
+    throw thrown;
+  }
+}
+
+/** Keeps where the log says the set stands. Days of wear keep their dates when the takedown moves. */
+async function keepStage(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  before: Stage,
+  { installedAtMs, takenDownAtMs }: RunState,
+  timeZone: string,
+): Promise<Stage> {
+  if (before.takenDownAtMs !== null && takenDownAtMs !== null && before.takenDownAtMs !== takenDownAtMs)
+    await moveWearDays(tx, studioId, setId, before.takenDownAtMs, takenDownAtMs, timeZone);
+  await tx
+    .update(sets)
+    .set({ installedAtMs, takenDownAtMs })
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
+  return { takenDownAtMs };
+}
+
+/**
+ * Corrects when a set was begun.
+ *
+ * @throws AppError not-found, or invalid for a time after its first event or still to come
+ */
+export async function correctStart(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  startedAtMs: number,
+  nowMs: number,
+): Promise<void> {
+  const set = await openSet(tx, studioId, setId);
+  const { standing } = runState(await eventsOf(tx, studioId, setId), set.sectionCount);
+  const first = Math.min(nowMs, ...standing.map(({ atMs }) => atMs));
+  if (startedAtMs > first)
+    throw invalid('startedAt', 'the set must have begun before the first thing that happened in it');
+  await tx
+    .update(sets)
+    .set({ startedAtMs })
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
+}

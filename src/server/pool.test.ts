@@ -1,0 +1,35 @@
+import { afterAll, describe, expect, it } from 'vitest';
+import { aBrief } from '../../tests/support/briefs';
+import { answerBrief } from '@/core/plan/answer-brief';
+import { closePool, inPool } from './pool';
+
+afterAll(closePool);
+
+describe('the pool beside the server', () => {
+  it('answers what the core answers', async () => {
+    const brief = aBrief();
+    const own = answerBrief(brief);
+    expect(JSON.parse(JSON.stringify(await inPool('answer', brief)))).toEqual(
+      JSON.parse(JSON.stringify(own)),
+    );
+    expect(await inPool('answer', { format: 'nothing' })).toMatchObject({ ok: false });
+  });
+
+  it('lets two wait for a program that asks over HTTP, and sends the others away; the screens go on', async () => {
+    const asked = Array.from({ length: 6 }, () => inPool('answer', aBrief(), 'http').then(() => 'done'));
+    const screen = inPool('view', { brief: aBrief(), draws: 0 });
+    const settled = await Promise.allSettled(asked);
+    const codes = settled.map((own) =>
+      own.status === 'fulfilled' ? own.value : (own.reason as { code: string }).code,
+    );
+    expect(codes).toEqual(['done', 'done', 'done', 'busy', 'busy', 'busy']);
+    expect((await screen).ok).toBe(true);
+    expect((await inPool('answer', aBrief(), 'http')).ok).toBe(true);
+  });
+
+  it('passes on what went wrong in a task without ending the lane', async () => {
+    await expect(inPool('begin', null as never)).resolves.toMatchObject({ ok: false });
+    await expect(inPool('nothing' as never, null as never)).rejects.toBeDefined();
+    expect((await inPool('answer', aBrief())).ok).toBe(true);
+  });
+});

@@ -1,0 +1,51 @@
+'use client';
+import Alert from '@mui/material/Alert';
+import { useCallback, useRef, useState, type ReactNode } from 'react';
+import type { FieldError } from '@/core/formats/field-error';
+import { sentence } from '@/core/words/words';
+
+/** What an action of the server answers. */
+type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly code: string; readonly errors: readonly FieldError[] };
+
+const OFFLINE: readonly FieldError[] = [
+  { path: '', message: 'No connection. Nothing you entered is lost; try again' },
+];
+
+/**
+ * Runs an action of the server. While it is on its way a second press does nothing; whatever happens to the connection,
+ * the button comes back.
+ */
+export function useAction() {
+  const [isBusy, setBusy] = useState(false);
+  const [errors, setErrors] = useState<readonly FieldError[]>([]);
+  const isRunning = useRef(false);
+
+  const run = useCallback(async <T,>(act: () => Promise<Answer<T>>, then?: (value: T) => void) => {
+    if (isRunning.current) return;
+    isRunning.current = true;
+    setBusy(true);
+    setErrors([]);
+    try {
+      const answer = await act();
+      if (answer.ok) then?.(answer.value);
+      else setErrors(answer.errors);
+    } catch {
+      setErrors(OFFLINE);
+    } finally {
+      isRunning.current = false;
+      setBusy(false);
+    }
+  }, []);
+
+  const problem: ReactNode =
+    errors.length > 0 ? (
+      <Alert severity="warning">
+        {errors.map(({ path, message }) => (
+          <div key={`${path}/${message}`}>{sentence(message)}</div>
+        ))}
+      </Alert>
+    ) : null;
+  return { run, isBusy, errors, problem };
+}

@@ -1,0 +1,71 @@
+import type { BriefInput } from '../core/formats/brief';
+import type { Checked } from '../core/formats/field-error';
+import type { PlanFile } from '../core/formats/plan-file';
+import { readBrief } from '../core/formats/read-brief';
+import { answerBrief } from '../core/plan/answer-brief';
+import { answerDraft, type AnsweredView } from '../core/plan/answer-view';
+import { SETTLED_DRAWS } from '../core/plan/draw-counts';
+import { forecast } from '../core/plan/forecast';
+import { layoutFor } from '../core/plan/layout-for';
+import type { RateBelief } from '../core/drying/rate-belief';
+
+/** What a set keeps of its forecast when it is begun. */
+export interface BegunForecast {
+  readonly plan: PlanFile;
+  readonly belief: RateBelief;
+  readonly sections: readonly {
+    readonly number: number;
+    readonly zone: string;
+    readonly side: string;
+    readonly areaCm2: number;
+    readonly hairCount: number;
+    readonly plannedMin: number;
+  }[];
+}
+
+/** Tasks of the pool beside the server, by name. Arguments and answers are plain data. */
+export const tasks = {
+  /** What the command line and HTTP answer. */
+  answer: (raw: unknown): Checked<PlanFile> => answerBrief(raw),
+  /** What the screens show; `draws` 0 is the quick estimate. */
+  view: ({ brief, draws }: { brief: unknown; draws: number }): Checked<AnsweredView> => {
+    const draft = answerDraft(brief, null);
+    if (!draft.ok) return draft;
+    draft.value.drawTo(draws);
+    return { ok: true, value: draft.value.view(draws) };
+  },
+  /** What a set is begun with, drawn as often as the desk draws. */
+  begin: (raw: BriefInput): Checked<BegunForecast> => {
+    const brief = readBrief(raw);
+    if (!brief.ok) return brief;
+    const given = forecast(brief.value, layoutFor(brief.value), SETTLED_DRAWS);
+    return {
+      ok: true,
+      value: {
+        plan: given.plan,
+        belief: given.drying.belief,
+        sections: given.sections.map(({ number, zone, side, areaCm2, hairCount, installMin }) => ({
+          number,
+          zone,
+          side,
+          areaCm2,
+          hairCount,
+          plannedMin: installMin,
+        })),
+      },
+    };
+  },
+} as const;
+
+export type PoolTask = keyof typeof tasks;
+
+/** The one function that the pool calls. */
+export default function run<T extends PoolTask>({
+  task,
+  input,
+}: {
+  task: T;
+  input: Parameters<(typeof tasks)[T]>[0];
+}): ReturnType<(typeof tasks)[T]> {
+  return (tasks[task] as (input: unknown) => ReturnType<(typeof tasks)[T]>)(input);
+}
