@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { openPage } from '../support/browser';
-import { arrive, choose, fill, openStep, press, see } from '../support/hands';
+import { arrive, choose, fill, openStep, press, see, planFor } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -21,7 +21,7 @@ describe('an unfinished or impossible form', () => {
     await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle0' });
     await fill(scene.page, 'Name', 'Half done');
     await fill(scene.page, 'Crown, cm', '0');
-    await fill(scene.page, 'Own coil, across, mm', '5');
+    await fill(scene.page, 'Width of one coil, mm', '5');
     await press(scene.page, 'Keep this head');
     await see(scene.page, 'Measure the nape');
     await see(scene.page, 'crown: 1 to 120 cm');
@@ -53,7 +53,7 @@ describe('an unfinished or impossible form', () => {
 describe('a plan with impossible numbers', () => {
   it('refuses 900 sections, 140 % humidity and a rod without diameter, each in words, and forecasts on', async () => {
     await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
-    await press(scene.page, 'Plan a set for Maren');
+    await planFor(scene.page, 'Maren');
     await arrive(scene.page, /^\/plan\/.+/);
     await scene.page.waitForSelector('[data-section="18"]');
     await openStep(scene.page, 'Sections');
@@ -117,17 +117,17 @@ describe('a wear entry that cannot be', () => {
     await scene.page.goto(`${scene.origin}/wear`, { waitUntil: 'networkidle0' });
     const [wear] = await hrefs(/^\/wear\/.+/);
     await scene.page.goto(scene.origin + wear, { waitUntil: 'networkidle0' });
-    await press(scene.page, 'Keep this day');
+    await press(scene.page, 'Save this entry');
     await see(scene.page, 'Rate definition, frizz, volume, moisture, shine too');
     for (const scale of ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine']) {
       await scene.page.focus(`::-p-aria([name="${scale}"][role="slider"])`);
       await scene.page.keyboard.press('7');
     }
     await choose(scene.page, 'Day', '2020-01-01');
-    await press(scene.page, 'Keep this day');
+    await press(scene.page, 'Save this entry');
     await see(scene.page, 'That day is before the takedown');
     await choose(scene.page, 'Day', '2099-01-01');
-    await press(scene.page, 'Keep this day');
+    await press(scene.page, 'Save this entry');
     await see(scene.page, 'That day has not come yet');
     expect(await scene.page.$$eval('output', (all) => all.map((output) => output.textContent))).toEqual([
       '7',
@@ -136,8 +136,8 @@ describe('a wear entry that cannot be', () => {
       '7',
       '7',
     ]);
-    await press(scene.page, 'It is given up');
-    await see(scene.page, 'Say why it was given up');
+    await press(scene.page, 'Record its end');
+    await see(scene.page, 'Say which was the last day you were happy with it');
     expect(scene.problems).toEqual([]);
   });
 });

@@ -113,7 +113,7 @@ describe('the command line', () => {
     };
     expect(await nameIn(join(folder, 'own.db'))).toBe('First');
     expect(await nameIn(before)).toBe('Changed');
-    expect(keen(['restore', 'package.json'], '', url).stderr).toContain('not a whole copy');
+    expect(keen(['restore', 'package.json'], '', url).stderr).toContain('cannot be read as a database');
     rmSync(folder, { recursive: true, force: true });
   });
 

@@ -116,3 +116,92 @@ describe('the open interface over HTTP', () => {
     }
   });
 });
+
+describe('an attack', () => {
+  const fromElsewhere = (site: string, more: Record<string, string> = {}) => ({
+    headers: { 'sec-fetch-site': site, 'sec-fetch-mode': 'no-cors', 'sec-fetch-dest': 'image', ...more },
+  });
+  const followed = {
+    'sec-fetch-mode': 'navigate',
+    'sec-fetch-dest': 'document',
+    'sec-fetch-user': '?1',
+  };
+
+  it('from another site makes no page render, unless somebody pressed a link to it', async () => {
+    for (const site of ['cross-site', 'same-site']) {
+      for (const path of ['/', '/plan', '/icon.svg', '/api/v1/health'])
+        expect((await ask(path, fromElsewhere(site))).status, path).toBe(403);
+      expect((await ask('/', fromElsewhere(site, followed))).status).toBe(200);
+      const script = { ...followed, 'sec-fetch-user': '' };
+      expect((await ask('/', fromElsewhere(site, script))).status).toBe(403);
+      for (const path of ['/plan/x/sheet/a4.pdf', '/api/v1/health'])
+        expect((await ask(path, fromElsewhere(site, followed))).status, path).toBe(403);
+      expect((await post('{}', { 'sec-fetch-site': site })).status).toBe(403);
+    }
+    const own = await ask('/heads', { headers: { 'sec-fetch-site': 'same-origin' } });
+    expect(own.status).toBe(200);
+    expect(own.headers['cross-origin-resource-policy']).toBe('same-origin');
+  });
+
+  it('with names that every object has, broken addresses and hollow bodies gets words, never a fault', async () => {
+    for (const key of ['toString', 'constructor', '__proto__', 'hasOwnProperty']) {
+      const brief = `{"${key}":1}`;
+      expect((await post(brief)).status, key).toBe(422);
+      expect((await ask(`/plan/none/sheet/${key}`)).status, key).toBe(404);
+      const events = JSON.stringify({ format: 1, deviceId: 'd', events: [{ id: key, kind: key }] });
+      const answer = await ask(`/api/v1/sets/none/events`, { method: 'POST', body: events });
+      expect([404, 422], key).toContain(answer.status);
+    }
+    for (const path of ['/plan/%E0%A4%A', '/heads/%', '/open/%ff', '/api/v1/sets/%zz/events'])
+      expect((await ask(path)).status, path).toBeGreaterThanOrEqual(400);
+    for (const path of ['/plan/%E0%A4%A', '/heads/%', '/open/%ff', '/api/v1/sets/%zz/events'])
+      expect((await ask(path)).status, path).toBeLessThan(500);
+    for (const body of ['', '[', '[{', 'null', '{"format":1}', '[]']) {
+      const answer = await ask('/api/v1/sets/none/events', { method: 'POST', body });
+      expect(answer.status, body).toBeGreaterThanOrEqual(400);
+      expect(answer.status, body).toBeLessThan(500);
+      expect(answer.headers['content-type'], body).toContain('application/problem+json');
+    }
+    for (const path of [
+      '/heads?page=-1',
+      '/sets?page=9e99',
+      '/sets?list=constructor',
+      '/plan?order=__proto__&q=%00',
+    ])
+      expect((await ask(path)).status, path).toBe(200);
+  });
+
+  it('by brief is bounded: spans, draws and how many wait; taps are answered meanwhile', async () => {
+    const bad = async (change: Record<string, unknown>) => {
+      const answer = await post(JSON.stringify({ ...aBrief(), timeZone: 'UTC', ...change }));
+      expect(answer.status).toBe(422);
+      return (JSON.parse(answer.text) as { errors: { path: string; message: string }[] }).errors[0]!;
+    };
+    expect(await bad({ startAt: '0001-01-01T00:00', wearBy: '9999-01-01T00:00' })).toMatchObject({
+      path: 'startAt',
+    });
+    expect((await bad({ startAt: '2027-01-01T00:00', wearBy: '2027-02-01T00:00' })).message).toContain(
+      'at most 30 days',
+    );
+    const large = { ...aBrief(), draws: 5000, set: { ...aBrief().set, sections: 600 } };
+    expect((await post(JSON.stringify(large))).status).toBe(422);
+
+    const heavy = JSON.stringify({ ...aBrief(), draws: 1500, set: { ...aBrief().set, sections: 400 } });
+    const asked = Promise.all(
+      Array.from({ length: 12 }, (_, seed) => post(heavy.replace(/}$/, `,"seed":${seed}}`))),
+    );
+    const waits: number[] = [];
+    for (let i = 0; i < 10; i++) {
+      const start = performance.now();
+      expect((await ask('/api/v1/clock')).status).toBe(200);
+      waits.push(performance.now() - start);
+    }
+    const answers = await asked;
+    const busy = answers.filter(({ status }) => status === 429);
+    expect(busy.length).toBeGreaterThan(0);
+    for (const answer of busy) expect(answer.headers['retry-after']).toBeDefined();
+    for (const { status } of answers) expect([200, 422, 429]).toContain(status);
+    // What is computed beside the request thread does not hold it: seconds would show that it did.
+    expect(Math.min(...waits)).toBeLessThan(1000);
+  });
+});

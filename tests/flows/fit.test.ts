@@ -13,8 +13,8 @@ describe('fit to my time', () => {
     await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
     await press(scene.page, 'Fit to my time');
     await press(scene.page, 'Find what fits');
-    await scene.page.waitForSelector('progress[aria-label="Ways looked at"]');
-    await see(scene.page, 'ways looked at');
+    await scene.page.waitForSelector('progress[aria-label="Looked at"]');
+    await see(scene.page, 'combinations looked at');
     await see(scene.page, 'best all round');
     await see(scene.page, 'Against the plan as it is');
     const found = await options();
@@ -27,7 +27,7 @@ describe('fit to my time', () => {
     await press(scene.page, 'Find what fits');
     await press(scene.page, 'Stop');
     await scene.page.waitForFunction(
-      () => document.querySelector('progress[aria-label="Ways looked at"]') === null,
+      () => document.querySelector('progress[aria-label="Looked at"]') === null,
     );
   });
 

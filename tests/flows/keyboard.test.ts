@@ -104,7 +104,7 @@ describe('the whole of Plan by keyboard alone', () => {
     expect(await focused()).toMatch(/^Section 18 of 18/);
     await tabTo('Part by hand', true);
     await key('Enter');
-    await see(scene.page, 'Hair even to');
+    await see(scene.page, 'Hair in the sections differs by');
     await tabTo(/^Section \d+ of 18/);
     await key('Enter');
     await see(scene.page, 'Section 18,');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { openPage, PHONE } from '../support/browser';
+import { cutOff, openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
 import { arrive, choose, fill, press, see, textOf, forecastSettles } from '../support/hands';
 import { setScene } from '../support/scene';
@@ -190,15 +190,21 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
         await scene.page.focus(`::-p-aria([name="${scale}"][role="slider"])`);
         await scene.page.keyboard.type(scale === 'Frizz' ? String(4 - day) : String(5 + day));
       }
-      await press(scene.page, 'Keep this day');
-      await see(scene.page, `Day ${2 - day} is kept`);
+      await press(scene.page, 'Save this entry');
+      await see(scene.page, `Day ${2 - day} is saved`);
     }
     await scene.page.waitForFunction(() => document.querySelectorAll('table tbody tr').length === 3);
   });
 
   it('gives it up and reads forecast against what happened', async () => {
-    await choose(scene.page, 'Why', 'frizz');
-    await press(scene.page, 'It is given up');
+    const lastGood = 'Which was the last day you were happy with it?';
+    expect(
+      await scene.page.$eval(`::-p-aria([name="${lastGood}"])`, (input) => (input as HTMLInputElement).value),
+    ).toBe('');
+    await see(scene.page, 'The ratings were good up to day 2');
+    await press(scene.page, 'Take day 2');
+    await choose(scene.page, 'Why did it end?', 'frizz');
+    await press(scene.page, 'Record its end');
     await arrive(scene.page, /^\/sets\//);
     await see(scene.page, 'Days presentable');
     const rows = await scene.page.$$eval('tbody tr', (found) =>
@@ -207,7 +213,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
     expect(rows.find((row) => row.includes('Days presentable'))).toContain('2 days');
     expect(rows.find((row) => row.includes('Definition'))).toContain('7 of 10');
     expect(rows.find((row) => row.includes('Dry to the root'))).toMatch(/ to |less/);
-    await see(scene.page, 'too frizzy');
+    await see(scene.page, 'Too frizzy');
     await scene.page.waitForSelector('.recharts-surface');
     await press(scene.page, 'Days presentable: how we know');
     await see(scene.page, 'Happened: 2 days');
@@ -238,13 +244,13 @@ describe('the chair on a phone', () => {
     await phone.page.waitForSelector('[data-section="1"][data-state="done"]');
     await phone.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
 
-    await phone.page.setOfflineMode(true);
-    await press(phone.page, 'Section done');
-    await press(phone.page, 'Section done');
-    await phone.page.waitForFunction(() =>
-      document.querySelector('[role="status"]')?.textContent?.includes('waiting'),
-    );
-    await phone.page.setOfflineMode(false);
+    await cutOff(phone.page, async () => {
+      await press(phone.page, 'Section done');
+      await press(phone.page, 'Section done');
+      await phone.page.waitForFunction(() =>
+        document.querySelector('[role="status"]')?.textContent?.includes('waiting'),
+      );
+    });
     await phone.page.reload({ waitUntil: 'networkidle0' });
     await phone.page.waitForFunction(
       () => document.querySelectorAll('[data-state="done"][data-section]').length === 3,

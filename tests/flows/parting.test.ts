@@ -36,13 +36,13 @@ describe('parting by hand', () => {
     await soon(async () => expect(await stored('title')).toBe('Parted'));
     before = await stored('brief');
     await press(scene.page, 'Part by hand');
-    await see(scene.page, 'Hair even to under 1 %');
+    await see(scene.page, 'Hair in the sections differs by under 1 %');
     await pick(9);
     await see(scene.page, 'Section 9, crown');
     await press(scene.page, 'Split');
     await has(19);
     await see(scene.page, '19 twists');
-    await scene.page.waitForFunction(() => document.body.innerText.includes('lines as drawn'));
+    await scene.page.waitForFunction(() => document.body.innerText.includes('parted by hand'));
     await soon(async () =>
       expect(JSON.parse(await stored('brief'))).toMatchObject({
         parting: { recipe: { splits: [{ key: 'W.3.2' }] } },
@@ -50,7 +50,7 @@ describe('parting by hand', () => {
     );
     await press(scene.page, 'Undo');
     await has(18);
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('lines as drawn'));
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('parted by hand'));
     await soon(async () => expect(await stored('brief')).toBe(before));
     await press(scene.page, 'Redo');
     await has(19);
@@ -69,11 +69,11 @@ describe('parting by hand', () => {
     await scene.page.mouse.down();
     for (let step = 1; step <= 6; step++) await scene.page.mouse.move(x + 3 * step, y);
     await scene.page.mouse.up();
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('even to under 1 %'));
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('differs by under 1 %'));
     const moved = await paths();
     expect(moved.filter((path, i) => path !== start[i])).toHaveLength(2);
     await press(scene.page, 'Undo');
-    await see(scene.page, 'Hair even to under 1 %');
+    await see(scene.page, 'Hair in the sections differs by under 1 %');
     expect(await paths()).toEqual(start);
   });
 
@@ -88,9 +88,9 @@ describe('parting by hand', () => {
     await scene.page.keyboard.press('ArrowUp');
     await scene.page.keyboard.up('Shift');
     await scene.page.waitForFunction((old, own) => document.querySelector(own)?.getAttribute('aria-valuetext') !== old, {}, was, line); // prettier-ignore
-    expect(await evenness()).toMatch(/even to \d+ %/);
+    expect(await evenness()).toMatch(/differs by \d+ %/);
     await press(scene.page, 'Even out');
-    await see(scene.page, 'Hair even to under 1 %');
+    await see(scene.page, 'Hair in the sections differs by under 1 %');
   });
 
   it('joins, turns, gives a section another product, leaves one out and puts it back', async () => {
@@ -115,7 +115,7 @@ describe('parting by hand', () => {
 
   it('one more leaves the others where they are', async () => {
     await press(scene.page, 'Part anew');
-    await see(scene.page, 'Hair even to under 1 %');
+    await see(scene.page, 'Hair in the sections differs by under 1 %');
     await has(17);
     const start = await paths();
     await press(scene.page, 'One section more');

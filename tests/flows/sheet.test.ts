@@ -39,8 +39,15 @@ describe('the plan sheet', () => {
     expect(scene.problems).toEqual([]);
   });
 
-  it('takes inches and ounces where they are asked for', async () => {
-    const svg = await (await fetched('letter.svg?units=imperial')).text();
+  it('takes inches and ounces where the studio does', async () => {
+    const shown = (display: object) =>
+      scene.database.client.execute({
+        sql: 'update studios set display = ?',
+        args: [JSON.stringify(display)],
+      });
+    await shown({ length: 'in', mass: 'oz', temperature: 'F' });
+    const svg = await (await fetched('letter.svg')).text();
+    await shown({});
     expect(svg).toContain('sq in');
     expect(svg).toContain('oz');
     expect(svg).not.toContain('cm²');

@@ -91,11 +91,11 @@ describe('the shelf', () => {
   it('makes a batch of an own mix: dated, on the shelf, and taken out of what it is made of', async () => {
     await press(scene.page, 'Make a batch');
     await see(scene.page, 'A batch stands there, good until');
-    await rowSays('Stillpond gel', 'about 40 g');
-    await rowSays('Half-and-half cream gel', '90 g of 90 g');
+    await rowSays('Stillpond gel', 'about 80 g');
+    await rowSays('Half-and-half cream gel', '40 g of 40 g');
     await fill(scene.page, 'Batch, g', '600');
     await press(scene.page, 'Make a batch');
-    await see(scene.page, '400 g are needed');
+    await see(scene.page, '300 g are needed');
   });
 
   it('keeps a recipe, and refuses one with the same thing twice', async () => {

@@ -9,7 +9,7 @@ import { PART_LINES, PARTING_PATTERNS } from '@/core/parting/pattern';
 import { ROLE_IDS } from '@/core/products';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
-import type { Brief } from '@/core/plan/brief';
+import type { Brief } from '@/core/brief/brief';
 
 type Part<K extends keyof BriefInput> = Partial<Extract<BriefInput[K], object>>;
 

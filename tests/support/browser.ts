@@ -39,10 +39,31 @@ export async function openPage(
     { name: 'prefers-color-scheme', value: scheme },
     { name: 'prefers-reduced-motion', value: 'reduce' },
   ]);
+  // A form that is not kept asks before its page is left; a test that goes on means it.
+  page.on('dialog', (dialog) => {
+    if (dialog.type() === 'beforeunload') void dialog.accept();
+  });
   const problems: string[] = [];
   page.on('pageerror', (error) => problems.push(`${page.url()} page error: ${String(error)}`));
   page.on('console', (message) => {
     if (message.type() === 'error') problems.push(`${page.url()} console: ${message.text()}`);
   });
   return { page, problems };
+}
+
+/**
+ * Cuts the program of a page off from its server while something is done. The browser's own switch does not work on a
+ * page that has workers.
+ */
+export async function cutOff(page: Page, work: () => Promise<unknown>): Promise<void> {
+  await page.evaluate(() => {
+    const own = window as unknown as { realFetch: typeof fetch };
+    own.realFetch = window.fetch;
+    window.fetch = () => Promise.reject(new TypeError('cut off'));
+  });
+  await work();
+  if (!page.isClosed())
+    await page.evaluate(() => {
+      window.fetch = (window as unknown as { realFetch: typeof fetch }).realFetch;
+    });
 }

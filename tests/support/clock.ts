@@ -5,8 +5,10 @@ export async function letHoursPass({ client }: Database, setId: string, hours: n
   const ms = Math.round(hours * 3_600_000);
   await client.batch(
     [
-      { sql: 'update set_events set at_ms = at_ms - ? where set_id = ?', args: [ms, setId] },
-      { sql: 'update dryness_checks set at_ms = at_ms - ? where set_id = ?', args: [ms, setId] },
+      {
+        sql: 'update set_events set at_ms = at_ms - ?, to_ms = to_ms - ? where set_id = ?',
+        args: [ms, ms, setId],
+      },
       {
         sql: `update sets set started_at_ms = started_at_ms - ?, installed_at_ms = installed_at_ms - ?,
               taken_down_at_ms = taken_down_at_ms - ? where id = ?`,

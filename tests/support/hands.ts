@@ -22,6 +22,18 @@ export async function fill(page: Page, name: string, text: string): Promise<void
   await page.keyboard.type(text);
 }
 
+/** Starts a plan for a head from the list of plans. */
+export async function planFor(page: Page, name: string): Promise<void> {
+  await page.waitForSelector(named('Plan a set for'));
+  const id = await page.$$eval(
+    'option',
+    (options, wanted) => options.find((own) => own.textContent?.startsWith(wanted))?.value ?? '',
+    name,
+  );
+  await choose(page, 'Plan a set for', id);
+  await press(page, 'Plan a set');
+}
+
 /** Sets a date, a time or a list by its value, as the browser's own picker would. */
 export async function choose(page: Page, name: string, value: string): Promise<void> {
   const handle = await page.waitForSelector(named(name));
@@ -46,7 +58,7 @@ export const forecastSettles = (page: Page): Promise<unknown> =>
       const words = document.querySelector<HTMLElement>('section[aria-label="Forecast"]')?.innerText ?? '';
       const kept = window as unknown as { lastWords?: { words: string; atMs: number } };
       if (kept.lastWords?.words !== words) kept.lastWords = { words, atMs: performance.now() };
-      return words.includes('range from') && performance.now() - kept.lastWords.atMs > stillMs;
+      return words.includes('range worked out') && performance.now() - kept.lastWords.atMs > stillMs;
     },
     { polling: 100 },
     1500,

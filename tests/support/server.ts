@@ -10,10 +10,12 @@ import { seedDemo } from '../../scripts/demo/seed';
 export interface TestServer {
   readonly origin: string;
   readonly database: Database;
+  /** Where its data is. */
+  readonly folder: string;
   readonly stop: () => Promise<void>;
 }
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
     const probe = createServer();
     probe.once('error', reject);
@@ -38,14 +40,14 @@ async function answers(origin: string, server: ChildProcess): Promise<void> {
   throw new Error('the server did not answer within two minutes');
 }
 
-/** Starts the built app on a free port, with the demo studio or empty. */
-export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): Promise<TestServer> {
-  const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-'));
-  const url = `file:${join(folder, 'test.db')}`;
-  const database = openDatabase(url);
-  await migrateDatabase(database, url, nowMs);
-  if (data === 'demo') await seedDemo(database, nowMs);
-  const port = await freePort();
+/** A running server that can be asked to stop or be killed. */
+interface Served {
+  readonly origin: string;
+  readonly end: (signal: 'SIGTERM' | 'SIGKILL') => Promise<void>;
+}
+
+/** Serves the built app from a database on a port. */
+export async function serve(url: string, port: number): Promise<Served> {
   const server = spawn('node_modules/.bin/next', ['start', '-H', '127.0.0.1', '-p', String(port)], {
     env: {
       ...process.env,
@@ -54,25 +56,51 @@ export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): P
       TZ: 'UTC',
       NEXT_TELEMETRY_DISABLED: '1',
       LOG_LEVEL: 'error',
+      COPY_EVERY_MIN: '0',
     },
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
   });
-  const kill = () => {
-    if (server.pid && server.exitCode === null) process.kill(-server.pid, 'SIGTERM');
+  const signalAll = (signal: NodeJS.Signals) => {
+    if (server.pid && server.exitCode === null && server.signalCode === null)
+      process.kill(-server.pid, signal);
   };
+  const kill = () => signalAll('SIGTERM');
   // A script that fails must not leave its server behind.
   process.once('exit', kill);
   const origin = `http://127.0.0.1:${port}`;
   await answers(origin, server);
   return {
     origin,
-    database,
-    stop: async () => {
+    end: async (signal) => {
       const gone = new Promise((resolve) => server.once('exit', resolve));
       process.off('exit', kill);
-      kill();
+      signalAll(signal);
       await gone;
+    },
+  };
+}
+
+/** A database of its own in a new folder, with the demo studio or empty. */
+export async function aDatabase(data: 'demo' | 'empty', nowMs: number) {
+  const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-'));
+  const url = `file:${join(folder, 'test.db')}`;
+  const database = openDatabase(url);
+  await migrateDatabase(database, url, nowMs);
+  if (data === 'demo') await seedDemo(database, nowMs);
+  return { folder, url, database };
+}
+
+/** Starts the built app on a free port, with the demo studio or empty. */
+export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): Promise<TestServer> {
+  const { folder, url, database } = await aDatabase(data, nowMs);
+  const { origin, end } = await serve(url, await freePort());
+  return {
+    origin,
+    database,
+    folder,
+    stop: async () => {
+      await end('SIGTERM');
       database.close();
       rmSync(folder, { recursive: true, force: true });
     },

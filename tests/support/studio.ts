@@ -1,9 +1,12 @@
 import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
 import { createHead, findHead, type HeadRecord } from '@/server/db/rows/heads';
-import { startSet } from '@/server/db/rows/sets';
+import { runEvent, type RunEventDetail, type RunEventKind } from '@/core/run/run-event';
+import { addEvents } from '@/server/db/rows/set-log';
+import { startSet } from '@/server/db/rows/set-commands';
 import { createStudio } from '@/server/db/rows/studios';
 import { answerBrief } from '@/core/plan/answer-brief';
 import type { BriefInput, HeadInput } from '@/core/formats/brief';
+import { MINUTE_MS } from '@/core/units/time';
 import { aBrief } from './briefs';
 
 export const NOON = Date.UTC(2027, 2, 13, 12);
@@ -47,6 +50,7 @@ export async function aSet(
       {
         headId: head.id,
         planId: null,
+        layerProductIds: [],
         costMinor: null,
         measurementId: head.measurement.id,
         title: 'A set',
@@ -67,3 +71,28 @@ export async function aSet(
     ),
   );
 }
+
+/** An event as a device sends it, `atMin` minutes after noon. */
+export function sent(id: string, kind: RunEventKind, atMin: number, detail: RunEventDetail | number = {}) {
+  const { sequence: _, ...event } = runEvent(
+    id,
+    kind,
+    NOON + atMin * MINUTE_MS,
+    typeof detail === 'number' ? { sectionNumber: detail } : detail,
+  );
+  return event;
+}
+
+/** Every section of a set of four, a minute each. */
+export const ALL_DONE = [1, 2, 3, 4].map((n) => sent(`d${n}`, 'section-done', n, n));
+
+/** Sends events of a device whose clock is right, three days after noon. */
+export const tap = (database: Database, studioId: string, setId: string, events: readonly unknown[]) =>
+  database.write((tx) =>
+    addEvents(tx, studioId, setId, events, {
+      deviceId: 'a-device',
+      offsetMs: 0,
+      nowMs: NOON + 3 * 86_400_000,
+      timeZone: 'UTC',
+    }),
+  );
