@@ -24,7 +24,7 @@ describe('an unfinished or impossible form', () => {
     await fill(scene.page, 'Width of one coil, mm', '5');
     await press(scene.page, 'Keep this head');
     await see(scene.page, 'Measure the nape');
-    await see(scene.page, 'crown: 1 to 120 cm');
+    await see(scene.page, '1 cm to 120 cm; 0 was given');
     expect(
       await scene.page.$eval('::-p-aria([name="Name"])', (input) => (input as HTMLInputElement).value),
     ).toBe('Half done');
@@ -118,7 +118,7 @@ describe('a wear entry that cannot be', () => {
     const [wear] = await hrefs(/^\/wear\/.+/);
     await scene.page.goto(scene.origin + wear, { waitUntil: 'networkidle0' });
     await press(scene.page, 'Save this entry');
-    await see(scene.page, 'Rate definition, frizz, volume, moisture, shine too');
+    await see(scene.page, 'Rate definition, frizz, volume, moisture and shine too');
     for (const scale of ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine']) {
       await scene.page.focus(`::-p-aria([name="${scale}"][role="slider"])`);
       await scene.page.keyboard.press('7');

@@ -123,8 +123,8 @@ describe('parting by hand', () => {
     expect((await paths()).length).toBe(start.length + 1);
     const rowsOf = (brief: string) =>
       (
-        JSON.parse(brief) as { parting: { recipe: { panels: { g: unknown[][] }[] } } }
-      ).parting.recipe.panels[0]!.g.map((cuts) => cuts.length + 1);
+        JSON.parse(brief) as { parting: { recipe: { panels: { cuts: unknown[][] }[] } } }
+      ).parting.recipe.panels[0]!.cuts.map((row) => row.length + 1);
     await soon(async () => {
       const rows = rowsOf(await stored('brief'));
       expect(rows.reduce((sum, own) => sum + own, 0)).toBe(18);

@@ -98,7 +98,7 @@ describe('the shelf', () => {
     await see(scene.page, '300 g are needed');
   });
 
-  it('keeps a recipe, and refuses one with the same thing twice', async () => {
+  it('keeps a mix, and refuses one with the same thing twice', async () => {
     await press(scene.page, 'New mix', 'link');
     await arrive(scene.page, /\/shelf\/mixes\/new$/);
     await fill(scene.page, 'Name', 'Two oils');
@@ -108,14 +108,14 @@ describe('the shelf', () => {
     );
     await choose(scene.page, 'Ingredient 1', oil);
     await choose(scene.page, 'Ingredient 2', oil);
-    await press(scene.page, 'Keep this recipe');
+    await press(scene.page, 'Keep this mix');
     await see(scene.page, 'the same ingredient stands twice');
     const butter = await scene.page.evaluate(
       () =>
         [...document.querySelectorAll('option')].find((own) => own.textContent === 'Fernseed butter')!.value,
     );
     await choose(scene.page, 'Ingredient 2', butter);
-    await press(scene.page, 'Keep this recipe');
+    await press(scene.page, 'Keep this mix');
     await arrive(scene.page, /\/shelf$/);
     await see(scene.page, '1 part Hollow oil, 1 part Fernseed butter');
   });

@@ -7,7 +7,7 @@ import type { Head } from '../hair/head';
 import type { PerZone } from '../hair/zone';
 import type { PartingPattern, PartLine } from '../parting/pattern';
 import type { SleepHours } from '../schedule/sleep';
-import type { Recipe } from '../parting/recipe';
+import type { PartingRecipe } from '../parting/recipe';
 import type { Layer } from '../products/layer';
 import type { TechniqueId } from '../techniques';
 import type { Tool } from '../techniques/bundle';
@@ -50,7 +50,7 @@ export interface Brief {
     readonly pattern: PartingPattern;
     readonly part: PartLine;
     readonly sizes: PerZone<number>;
-    readonly recipe: Recipe | null;
+    readonly recipe: PartingRecipe | null;
   };
   readonly wear: {
     readonly night: NightCareId;

@@ -6,7 +6,7 @@ import type { ShownOption } from '../fit/shown-option';
 import { changeCount } from '../parting/edits/count';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { loadFor } from '../parting/load';
-import { recipeCount, type Recipe } from '../parting/recipe';
+import { recipeCount, type PartingRecipe } from '../parting/recipe';
 import { zoneShares } from '../parting/zone-outlines';
 import { localMs, localTimeOf } from '../schedule/local-time';
 import { techniqueOf, type TechniqueId } from '../techniques';
@@ -75,7 +75,7 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
 }
 
 /** A brief parted along lines drawn by hand. Zones keep their technique; their counts are in the lines. */
-export function withRecipe(brief: DraftBrief, recipe: Recipe): Partial<DraftBrief> {
+export function withRecipe(brief: DraftBrief, recipe: PartingRecipe): Partial<DraftBrief> {
   const zones = Object.fromEntries(
     Object.entries(brief.set.zones ?? {}).map(([zone, own]) => {
       const { sections: _, ...rest } = own;
@@ -111,14 +111,14 @@ export function oneSection(
   brief: DraftBrief,
   count: number,
   by: 1 | -1,
-  answered: Recipe | null,
+  answered: PartingRecipe | null,
 ): Partial<DraftBrief> {
   if (isTrial(brief)) {
     // One on either side, so that the halves stay alike.
     const even = 2 * Math.round((count + 2 * by) / 2);
     return { parting: partedAnew(brief), set: { ...brief.set, sections: clamp(even, 2, MAX_SECTIONS) } };
   }
-  const recipe = (brief.parting?.recipe as Recipe | undefined) ?? answered;
+  const recipe = (brief.parting?.recipe as PartingRecipe | undefined) ?? answered;
   const hasOwnZones = Object.values(brief.set.zones ?? {}).some((own) => own?.sections !== undefined);
   if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
     const sizes = perZone((zone) => brief.parting?.zoneSize?.[zone] ?? 1);

@@ -98,8 +98,8 @@ function sketch(count: number, recipe: Layout['recipe']): Layout {
 }
 
 const NO_LINES: Layout['recipe'] = {
-  v: 1,
-  C: 56,
+  version: 2,
+  circumferenceCm: 56,
   pattern: 'brick',
   part: { kind: 'none', points: [] },
   panels: [],

@@ -1,5 +1,6 @@
 import { briefInput, type BriefInput } from './brief';
 import { fieldErrors, type Checked } from './field-error';
+import { upgradedBrief } from './older-parting';
 import { readBrief } from './read-brief';
 
 const wrong = (message: string) => ({ ok: false, errors: [{ path: '', message }] }) as const;
@@ -24,7 +25,7 @@ export function briefOfFile(text: string): Checked<BriefInput> {
   if (format === 'keen-spiral/plan' && brief === undefined) {
     return wrong('this plan does not carry its brief; export it again from the plan, or open the brief');
   }
-  const told = format === 'keen-spiral/plan' ? brief : raw;
+  const told = upgradedBrief(format === 'keen-spiral/plan' ? brief : raw);
   const parsed = briefInput.safeParse(told, { reportInput: true });
   if (!parsed.success) return { ok: false, errors: fieldErrors(parsed.error) };
   const read = readBrief(told);

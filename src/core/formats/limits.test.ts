@@ -9,8 +9,8 @@ import { isTimeMs, MAX_TIME_MS } from './time-bounds';
 type Json = Record<string, unknown>;
 /** A panel of lines, as this test bends it. */
 interface RecipePanel {
-  t: number[];
-  g: number[][];
+  rowLines: number[];
+  cuts: number[][];
 }
 
 const ROD_SET = { technique: 'rod-set', rootMethod: 'plain', endsMethod: 'pasted' } as const;
@@ -215,9 +215,9 @@ describe('what holds a brief together', () => {
       return pathsOf({ parting: { recipe: own } });
     };
     expect(changed(() => undefined)).toEqual([]);
-    expect(changed((panel) => panel.t.reverse()).length).toBeGreaterThan(0);
-    expect(changed((panel) => panel.g.pop()).length).toBeGreaterThan(0);
-    expect(changed((panel) => (panel.g[0] = [0.3, 0.1])).length).toBeGreaterThan(0);
-    expect(changed((panel) => (panel.t[0] = -5)).length).toBeGreaterThan(0);
+    expect(changed((panel) => panel.rowLines.reverse()).length).toBeGreaterThan(0);
+    expect(changed((panel) => panel.cuts.pop()).length).toBeGreaterThan(0);
+    expect(changed((panel) => (panel.cuts[0] = [0.3, 0.1])).length).toBeGreaterThan(0);
+    expect(changed((panel) => (panel.rowLines[0] = -5)).length).toBeGreaterThan(0);
   });
 });

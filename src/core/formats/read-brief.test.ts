@@ -129,9 +129,9 @@ describe('bad briefs say what to change', () => {
     ['too many draws', aBrief({ brief: { draws: 1e6 } }), 'draws', /0 to 5000/],
     [
       'a recipe of another version',
-      aBrief({ brief: { parting: { recipe: { v: 2 } as never } } }),
-      'parting.recipe.v',
-      /version 1/,
+      aBrief({ brief: { parting: { recipe: { version: 3 } as never } } }),
+      'parting.recipe.version',
+      /versions 1 and 2/,
     ],
     [
       'a recipe whose rows go backwards',
@@ -139,16 +139,16 @@ describe('bad briefs say what to change', () => {
         brief: {
           parting: {
             recipe: {
-              v: 1,
-              C: 56,
+              version: 2,
+              circumferenceCm: 56,
               pattern: 'brick',
               part: { kind: 'none' },
-              panels: [{ id: 'W', t: [1, 0, -1], g: [[], []] }],
+              panels: [{ id: 'W', rowLines: [1, 0, -1], cuts: [[], []] }],
             },
           },
         },
       }),
-      'parting.recipe.panels.0.t',
+      'parting.recipe.panels.0.rowLines',
       /from the back forwards/,
     ],
   ] as const)('%s', (_, input, path, message) => {

@@ -3,7 +3,9 @@ import { HEAD_RANGES } from './ranges';
 import { PANEL_IDS } from '../parting/panel';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { MAX_SECTIONS } from '../parting/generate';
+import { DIRECTIONS, SPLIT_AXES } from '../parting/recipe';
 import { bounded, choice, within } from './field';
+import { upgradedParting } from './older-parting';
 
 const sectionKey = z.string().min(1, 'name the section by its key').max(120);
 const coordinate = bounded('a line of the recipe', -4, 4);
@@ -13,25 +15,30 @@ const ascending = (values: readonly number[]) =>
 const recipePanel = z
   .strictObject({
     id: choice('panel', PANEL_IDS),
-    t: z
+    rowLines: z
       .array(coordinate)
       .min(2, 'a panel needs a back and a front line')
       .max(MAX_SECTIONS + 1),
-    g: z.array(z.array(coordinate).max(MAX_SECTIONS)),
+    cuts: z.array(z.array(coordinate).max(MAX_SECTIONS)),
   })
-  .refine((panel) => ascending(panel.t), { path: ['t'], error: 'row lines must go from the back forwards' })
-  .refine((panel) => panel.g.every(ascending), { path: ['g'], error: 'cuts must go from left to right' })
-  .refine((panel) => panel.g.length === panel.t.length - 1, {
-    path: ['g'],
+  .refine((panel) => ascending(panel.rowLines), {
+    path: ['rowLines'],
+    error: 'row lines must go from the back forwards',
+  })
+  .refine((panel) => panel.cuts.every(ascending), {
+    path: ['cuts'],
+    error: 'cuts must go from left to right',
+  })
+  .refine((panel) => panel.cuts.length === panel.rowLines.length - 1, {
+    path: ['cuts'],
     error: 'a panel needs one list of cuts for each row: one fewer than its row lines',
   });
 
-/** A whole parting as lines, in place of a pattern and a count. */
-export const recipeInput = z.strictObject({
-  v: z.literal(1, {
-    error: 'this version reads recipes of version 1; leave the recipe out to part the head anew',
+const recipe = z.strictObject({
+  version: z.literal(2, {
+    error: 'this program reads partings of versions 1 and 2; leave the recipe out to part the head anew',
   }),
-  C: within('circumference of the recipe', HEAD_RANGES.circumferenceCm, 'cm'),
+  circumferenceCm: within('circumference of the recipe', HEAD_RANGES.circumferenceCm, 'cm'),
   pattern: choice('parting pattern', PARTING_PATTERNS),
   part: z.strictObject({
     kind: choice('part', PART_LINES),
@@ -41,7 +48,7 @@ export const recipeInput = z.strictObject({
       .default([]),
   }),
   splits: z
-    .array(z.strictObject({ key: sectionKey, axis: choice('axis of a split', ['g', 't']), at: coordinate }))
+    .array(z.strictObject({ key: sectionKey, axis: choice('axis of a split', SPLIT_AXES), at: coordinate }))
     .max(MAX_SECTIONS)
     .default([]),
   merges: z
@@ -62,7 +69,7 @@ export const recipeInput = z.strictObject({
       sectionKey,
       z.strictObject({
         tool: z.string().max(40).optional(),
-        dir: choice('direction', ['away', 'left', 'right']).optional(),
+        direction: choice('direction', DIRECTIONS).optional(),
         angle: bounded('angle', 0, 360, '°').optional(),
         product: z.string().max(10).optional(),
       }),
@@ -70,3 +77,6 @@ export const recipeInput = z.strictObject({
     .default({}),
   panels: z.array(recipePanel).min(1, 'a recipe needs a panel').max(12, 'a recipe takes at most 12 panels'),
 });
+
+/** A whole parting as lines, in place of a pattern and a count; lines of version 1 are read too. */
+export const recipeInput = z.preprocess(upgradedParting, recipe) as unknown as typeof recipe;

@@ -111,7 +111,9 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
       mean: aspects.reduce((sum, own) => sum + own, 0) / aspects.length,
       most: Math.max(...aspects),
     },
-    mirrorCm: isMirrored ? mirrorError(sections) * RADIUS_CM_PER_CIRCUMFERENCE_CM * recipe.C : null,
+    mirrorCm: isMirrored
+      ? mirrorError(sections) * RADIUS_CM_PER_CIRCUMFERENCE_CM * recipe.circumferenceCm
+      : null,
     odd: sections
       .filter(
         (_, i) =>

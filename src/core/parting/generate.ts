@@ -5,7 +5,7 @@ import { BACKMOST, FOREMOST, panelOf, type Panel, type PanelId } from './panel';
 import { PART_POINTS, partAcross } from './part-line';
 import type { PartingPattern, PartLine } from './pattern';
 import { cutForLoad, planPanel } from './plan-panel';
-import { UNEDITED, type Recipe, type RecipePanel } from './recipe';
+import { UNEDITED, type PartingRecipe, type RecipePanel } from './recipe';
 
 /** Fewer than two sections are no parting; more than six hundred nobody sets. */
 export const MIN_SECTIONS = 2;
@@ -149,7 +149,7 @@ function evenLine(spec: PartingSpec, load: LoadOf, part: (t: number) => number):
  * @throws RangeError when the count is out of range
  * @source parting-map §4
  */
-export function generateRecipe(spec: PartingSpec): Recipe {
+export function generateRecipe(spec: PartingSpec): PartingRecipe {
   const { count } = spec;
   if (!Number.isInteger(count) || count < MIN_SECTIONS || count > MAX_SECTIONS) {
     throw new RangeError(
@@ -187,8 +187,8 @@ export function generateRecipe(spec: PartingSpec): Recipe {
     rest.forEach((panel, i) => counts.set(panel, shared[i]!));
   }
   return {
-    v: 1,
-    C: spec.circumferenceCm,
+    version: 2,
+    circumferenceCm: spec.circumferenceCm,
     pattern: spec.pattern,
     part: { kind: spec.part, points: points ?? [] },
     ...UNEDITED,

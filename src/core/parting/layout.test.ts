@@ -79,11 +79,14 @@ const laid = (count: number, change: Partial<PartingSpec> = {}) =>
   layOut(generateRecipe(specOf(count, change)));
 const layBrick = (count: number, aspect: number) => {
   const layout = laid(count, { aspect });
-  return { ...layout, rows: layout.recipe.panels[0]!.g.map((cuts) => cuts.length + 1) };
+  return { ...layout, rows: layout.recipe.panels[0]!.cuts.map((cuts) => cuts.length + 1) };
 };
 const rowsOf = (count: number, change: Partial<PartingSpec>) =>
   Object.fromEntries(
-    laid(count, change).recipe.panels.map(({ id, g }) => [id, g.map((cuts) => cuts.length + 1).join('-')]),
+    laid(count, change).recipe.panels.map(({ id, cuts }) => [
+      id,
+      cuts.map((row) => row.length + 1).join('-'),
+    ]),
   );
 const shareCv = (layout: ReturnType<typeof laid>) =>
   coefficientOfVariation(layout.sections.map((section) => section.share));
@@ -218,8 +221,8 @@ describe('patterns and parts of the note', () => {
     const edited = layOut({
       ...plain,
       splits: [
-        { key: 'W.2.2', axis: 'g', at: framePoint(whole.find((s) => s.key === 'W.2.2')!.centroid).f },
-        { key: 'W.9.9', axis: 'g', at: 0 },
+        { key: 'W.2.2', axis: 'cut', at: framePoint(whole.find((s) => s.key === 'W.2.2')!.centroid).f },
+        { key: 'W.9.9', axis: 'cut', at: 0 },
       ],
       merges: [
         ['W.1.1', 'W.1.2'],
@@ -233,7 +236,7 @@ describe('patterns and parts of the note', () => {
           [centre.centroid.x - 0.1, centre.centroid.y + 0.1],
         ],
       ],
-      marks: { 'W.4.1': { dir: 'left' }, 'W.7.1': { dir: 'away' } },
+      marks: { 'W.4.1': { direction: 'left' }, 'W.7.1': { direction: 'away' } },
     });
     // One more by the split, one fewer by the merge.
     expect(edited.sections).toHaveLength(18);
@@ -324,7 +327,9 @@ describe('evenness', () => {
     const panel = recipe.panels[0]!;
     const squeezed = layOut({
       ...recipe,
-      panels: [{ ...panel, t: panel.t.map((t, i) => (i === 1 ? panel.t[0]! + 0.15 : t)) }],
+      panels: [
+        { ...panel, rowLines: panel.rowLines.map((t, i) => (i === 1 ? panel.rowLines[0]! + 0.15 : t)) },
+      ],
     });
     expect(evennessOf(squeezed, loadFor(EVEN_SIZES)).odd).toContain(2);
     expect(even(18).odd).toEqual([]);

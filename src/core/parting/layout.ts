@@ -8,7 +8,7 @@ import { partAcross } from './part-line';
 import { bandOf } from './plan-panel';
 import { editCells, type Cell } from './recipe-edits';
 import type { Quadrant } from './quadrant';
-import type { Recipe } from './recipe';
+import type { PartingRecipe } from './recipe';
 import type { Winding } from './winding';
 
 /** One section of a layout, on the chart of a head with R = 1. */
@@ -39,7 +39,7 @@ export interface LaidSection {
 
 /** Sections in working order and what they were derived from. */
 export interface Layout {
-  readonly recipe: Recipe;
+  readonly recipe: PartingRecipe;
   readonly sections: readonly LaidSection[];
   /** Edits of the recipe whose section is gone. */
   readonly unplaced: readonly string[];
@@ -92,11 +92,11 @@ function spineOf(outline: readonly FramePoint[]): ChartPoint[] {
 }
 
 /** The sections of a panel, row by row from the back, from the client's left. */
-function panelCells(panel: Recipe['panels'][number], part: (t: number) => number): Cell[] {
-  const region = panelOf(panel.id, panel.t[0]!, panel.t.at(-1)!, part);
-  return panel.g.flatMap((cuts, row) => {
+function panelCells(panel: PartingRecipe['panels'][number], part: (t: number) => number): Cell[] {
+  const region = panelOf(panel.id, panel.rowLines[0]!, panel.rowLines.at(-1)!, part);
+  return panel.cuts.flatMap((cuts, row) => {
     const columns: (readonly FramePoint[])[] = [];
-    let rest: readonly FramePoint[] = bandOf(region, panel.t, row);
+    let rest: readonly FramePoint[] = bandOf(region, panel.rowLines, row);
     for (const at of cuts) {
       columns.push(clipPolygon(rest, 'f', at, 'below', region.frame));
       rest = clipPolygon(rest, 'f', at, 'above', region.frame);
@@ -114,13 +114,13 @@ function panelCells(panel: Recipe['panels'][number], part: (t: number) => number
 }
 
 /** Cells of a panel that no part bounds: the same for as long as its lines are. */
-const freePanelCells = remembered((panel: Recipe['panels'][number]) => panelCells(panel, () => 0));
+const freePanelCells = remembered((panel: PartingRecipe['panels'][number]) => panelCells(panel, () => 0));
 
 /** The worn part as a line, from the back end of the panels beside it to the face. */
-function partLineOf(recipe: Recipe, part: (t: number) => number): ChartPoint[] | null {
+function partLineOf(recipe: PartingRecipe, part: (t: number) => number): ChartPoint[] | null {
   const beside = recipe.panels.filter(({ id }) => PANELS[id].side !== null);
   if (beside.length === 0) return null;
-  const from = Math.min(...beside.map(({ t }) => t[0]!));
+  const from = Math.min(...beside.map(({ rowLines: t }) => t[0]!));
   const region = panelOf(beside[0]!.id, from, Infinity, part);
   return region.polygon
     .filter((point) => Math.abs(point.f) < 1e-9)
@@ -157,7 +157,7 @@ function inTurns(cells: readonly Cell[]): Cell[] {
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 
 /** Derives every section of a recipe: outlines, sizes, zones and working order. */
-export function layOut(recipe: Recipe): Layout {
+export function layOut(recipe: PartingRecipe): Layout {
   const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
   const { cells, unplaced } = editCells(
     recipe.panels.flatMap((panel) =>
@@ -166,13 +166,13 @@ export function layOut(recipe: Recipe): Layout {
     recipe,
   );
   const isLanes = recipe.pattern === 'lanes-back';
-  const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.g.length]));
+  const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.cuts.length]));
   const isTrial = recipe.part.kind === 'half-head';
   const ordered = isTrial ? inTurns(cells) : cells;
   const sections = ordered.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
     const centroid = polygonCentroid(outline);
     const place = framePoint(centroid);
-    const marked = recipe.marks[key]?.dir;
+    const marked = recipe.marks[key]?.direction;
     return {
       number: i + 1,
       key,

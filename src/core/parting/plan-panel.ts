@@ -3,13 +3,11 @@ import { clipPolygon, polygonArea, type CutFrame } from '../sphere/polygon';
 import type { LoadOf } from './load';
 import type { Panel } from './panel';
 import type { PartingPattern } from './pattern';
+import type { RecipePanel } from './recipe';
 import { alignedJoints, brickJoints, planRows, type RowProfile } from './row-plan';
 
 /** The lines of one panel in its own coordinates: row limits from the back, and the cuts within each row. */
-export interface PanelLines {
-  readonly t: readonly number[];
-  readonly g: readonly (readonly number[])[];
-}
+export type PanelLines = Omit<RecipePanel, 'id'>;
 
 const PROFILE_SAMPLES = 36;
 const LINE_SAMPLES = 24;
@@ -195,9 +193,9 @@ export function cutPanel(panel: Panel, rows: readonly number[], load: LoadOf): P
   const { polygon, frame } = panel;
   const inner = cutsInProportion(polygon, frame, 't', rows, load);
   const [back, face] = limits(polygon, 't');
-  const t = [back, ...inner, face];
-  const g = rows.map((size, row) => {
-    const band = bandOf(panel, t, row);
+  const rowLines = [back, ...inner, face];
+  const cuts = rows.map((size, row) => {
+    const band = bandOf(panel, rowLines, row);
     return cutsInProportion(
       band,
       frame,
@@ -206,13 +204,17 @@ export function cutPanel(panel: Panel, rows: readonly number[], load: LoadOf): P
       load,
     );
   });
-  return { t, g };
+  return { rowLines, cuts };
 }
 
 /** The polygon between two row lines of a panel. */
-export function bandOf({ polygon, frame }: Panel, t: readonly number[], row: number): readonly FramePoint[] {
+export function bandOf(
+  { polygon, frame }: Panel,
+  rowLines: readonly number[],
+  row: number,
+): readonly FramePoint[] {
   let band = polygon;
-  if (row > 0) band = clipPolygon(band, 't', t[row]!, 'above', frame);
-  if (row < t.length - 2) band = clipPolygon(band, 't', t[row + 1]!, 'below', frame);
+  if (row > 0) band = clipPolygon(band, 't', rowLines[row]!, 'above', frame);
+  if (row < rowLines.length - 2) band = clipPolygon(band, 't', rowLines[row + 1]!, 'below', frame);
   return band;
 }

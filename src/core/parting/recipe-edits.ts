@@ -2,7 +2,7 @@ import { difference, union, type Geom } from 'polyclip-ts';
 import type { ChartPoint, FramePoint } from '../sphere/crown-chart';
 import { clipPolygon, polygonArea, polygonCentroid, type CutFrame } from '../sphere/polygon';
 import type { PanelId } from './panel';
-import type { Recipe } from './recipe';
+import type { PartingRecipe } from './recipe';
 
 /** A section before it is numbered: its key, and the ground it covers. */
 export interface Cell {
@@ -82,11 +82,14 @@ function rings(shape: ReturnType<typeof union>): { outlines: ChartPoint[][]; are
 const unframed = (points: readonly ChartPoint[]): FramePoint[] =>
   points.map(({ x, y }) => ({ x, y, f: Number.NaN, t: Number.NaN }));
 
-function split(cells: readonly Cell[], { key, axis, at }: Recipe['splits'][number]): readonly Cell[] | null {
+function split(
+  cells: readonly Cell[],
+  { key, axis, at }: PartingRecipe['splits'][number],
+): readonly Cell[] | null {
   const index = cells.findIndex((cell) => cell.key === key);
   const cell = cells[index];
   if (!cell?.frame) return null;
-  const own = axis === 'g' ? 'f' : 't';
+  const own = axis === 'cut' ? 'f' : 't';
   const halves = (['below', 'above'] as const).map((side) =>
     clipPolygon(cell.outline, own, at, side, cell.frame ?? undefined),
   );
@@ -122,7 +125,7 @@ function merge(cells: readonly Cell[], keys: readonly string[]): readonly Cell[]
  *
  * @source parting-map §3 and §6
  */
-export function editCells(cells: readonly Cell[], recipe: Recipe): EditedCells {
+export function editCells(cells: readonly Cell[], recipe: PartingRecipe): EditedCells {
   let current = cells;
   const unplaced: string[] = [];
   for (const own of recipe.splits) {

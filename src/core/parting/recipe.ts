@@ -2,17 +2,23 @@ import type { PanelId } from './panel';
 import type { PartPoints } from './part-line';
 import type { PartingPattern, PartLine } from './pattern';
 
+/** A section is cut once more along the cuts of its row, or along its row lines. */
+export const SPLIT_AXES = ['cut', 'row'] as const;
+export type SplitAxis = (typeof SPLIT_AXES)[number];
+/** Which way a section is turned: off the face, or to a side. */
+export const DIRECTIONS = ['away', 'left', 'right'] as const;
+
 /** The lines that a parting is made of; every polygon and figure is derived from it (parting-map §3). */
-export interface Recipe {
-  readonly v: 1;
+export interface PartingRecipe {
+  readonly version: 2;
   /** Head circumference it was made for, cm. */
-  readonly C: number;
+  readonly circumferenceCm: number;
   readonly pattern: PartingPattern;
   readonly part: { readonly kind: PartLine; readonly points: PartPoints };
   /** In working order. */
   readonly panels: readonly RecipePanel[];
   /** Sections cut once more along a line of their panel. */
-  readonly splits: readonly { readonly key: string; readonly axis: 'g' | 't'; readonly at: number }[];
+  readonly splits: readonly { readonly key: string; readonly axis: SplitAxis; readonly at: number }[];
   /** Sections taken together, by their keys. */
   readonly merges: readonly (readonly string[])[];
   /** Patches that are left out, as outlines on the chart. */
@@ -24,7 +30,7 @@ export interface Recipe {
 /** What was decided for one section by hand. */
 export interface SectionMark {
   readonly tool?: string | undefined;
-  readonly dir?: 'away' | 'left' | 'right' | undefined;
+  readonly direction?: (typeof DIRECTIONS)[number] | undefined;
   readonly angle?: number | undefined;
   readonly product?: string | undefined;
 }
@@ -32,13 +38,13 @@ export interface SectionMark {
 /** One panel: row limits from the back and the cuts in each row, in the panel's own coordinates. */
 export interface RecipePanel {
   readonly id: PanelId;
-  readonly t: readonly number[];
-  readonly g: readonly (readonly number[])[];
+  readonly rowLines: readonly number[];
+  readonly cuts: readonly (readonly number[])[];
 }
 
 /** How many sections a recipe cuts, before anything is left out. */
-export const recipeCount = (recipe: Pick<Recipe, 'panels' | 'splits' | 'merges'>): number =>
-  recipe.panels.reduce((sum, { g }) => sum + g.reduce((inner, cuts) => inner + cuts.length + 1, 0), 0) +
+export const recipeCount = (recipe: Pick<PartingRecipe, 'panels' | 'splits' | 'merges'>): number =>
+  recipe.panels.reduce((sum, { cuts }) => sum + cuts.reduce((inner, row) => inner + row.length + 1, 0), 0) +
   recipe.splits.length -
   recipe.merges.reduce((sum, keys) => sum + keys.length - 1, 0);
 

@@ -4,7 +4,7 @@ import { readBrief } from '../formats/read-brief';
 import type { Layout } from '../parting/layout';
 import { evennessOf, type Evenness } from '../parting/evenness';
 import { loadFor } from '../parting/load';
-import type { Recipe } from '../parting/recipe';
+import type { PartingRecipe } from '../parting/recipe';
 import { drawLayout, drawPart, type DrawnSection } from '../parting/drawn-layout';
 import { drawHeads } from './drying-forecast';
 import { finishForecast, forecastBasis } from './forecast';
@@ -18,7 +18,7 @@ export interface AnsweredView {
   /** The part that is worn, as SVG path data; null without one. */
   readonly partPath: string | null;
   /** The lines the sections were cut by: what is edited by hand. */
-  readonly recipe: Recipe;
+  readonly recipe: PartingRecipe;
   readonly evenness: Evenness;
 }
 

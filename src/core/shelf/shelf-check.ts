@@ -10,7 +10,7 @@ export interface ShelvedProduct extends Stock {
   readonly sizeG: number | null;
   /** Last day it is good, as an ISO date; null when it keeps. */
   readonly useBy: string | null;
-  /** The recipe it is mixed by; null for what was bought. */
+  /** The mix it is mixed by; null for what was bought. */
   readonly mixId: string | null;
   readonly openedOn: string | null;
 }

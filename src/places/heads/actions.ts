@@ -21,7 +21,8 @@ import {
 
 /** Makes a head or changes one. Changed measurements are kept beside the old ones. */
 export const saveHead = action(saveHeadInput, async ({ input, actor, database, nowMs }) => {
-  const { id, revision, card, measured } = input;
+  const { id, revision } = input;
+  const { card, measured } = input.form;
   // The whole brief reader knows what fits together, such as a ponytail that would mean an impossible density.
   const read = readBrief({
     format: 'keen-spiral/brief',

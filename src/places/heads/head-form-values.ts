@@ -1,7 +1,7 @@
 import type { Condition } from '@/core/formats/brief';
 import { USUAL_HEAD } from '@/core/formats/ranges';
 import { perZone } from '@/core/hair/zone';
-import type { HeadFormValues } from './head-form';
+import type { HeadFormValues } from './head-input';
 import type { loadHead } from './queries';
 
 type LoadedHead = NonNullable<Awaited<ReturnType<typeof loadHead>>>['head'];
@@ -44,7 +44,7 @@ export function formValuesOf({ measurement: { head }, ...card }: LoadedHead): He
     naturalCoilDiameterMm: head.naturalCoilDiameterMm ?? USUAL_HEAD.naturalCoilDiameterMm,
     shrinkagePercent: Math.round((head.shrinkage ?? USUAL_HEAD.shrinkage) * 100),
     porosity: head.porosity ?? USUAL_HEAD.porosity,
-    conditions: (head.conditions ?? []) as readonly Condition[],
+    conditions: (head.conditions ?? []) as Condition[],
     lengthCm: perZone((zone) => (typeof length === 'number' ? length : length[zone])),
   };
 }

@@ -1,4 +1,5 @@
-import type { PlanContent } from '@/core/draft/draft-brief';
+import type { DraftBrief, PlanContent } from '@/core/draft/draft-brief';
+import { upgradedBrief } from '@/core/formats/older-parting';
 
 /** A draft that is not kept by the server yet, and the revision it grew from. */
 export interface DraftCopy {
@@ -20,7 +21,8 @@ export function readDraftCopy(id: string): DraftCopy | null {
     const kept: unknown = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null');
     if (kept === null || typeof kept !== 'object' || !('revision' in kept) || !('content' in kept))
       return null;
-    return kept as DraftCopy;
+    const { revision, content } = kept as DraftCopy;
+    return { revision, content: { ...content, brief: upgradedBrief(content.brief) as DraftBrief } };
   } catch {
     return null;
   }

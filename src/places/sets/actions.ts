@@ -124,7 +124,8 @@ export const putGivingUpBack = action(outcomeInput, async ({ input, actor, datab
  * definition, stays unknown.
  */
 export const enterSet = action(enterSetInput, async (call) => {
-  const { input, actor, database, nowMs } = call;
+  const { actor, database, nowMs } = call;
+  const input = call.input.form;
   const { id: studioId, timeZone } = actor.studio;
   const head = await findHead(database.db, studioId, input.headId);
   if (!head) throw new AppError('not-found');
@@ -177,7 +178,7 @@ export const enterSet = action(enterSetInput, async (call) => {
     if (input.ended) {
       const lastGoodDay = wearDayNumber(input.ended.date, at.takenDown!, timeZone);
       if (lastGoodDay === null || lastGoodDay < 0)
-        throw invalid('ended.date', 'the last good day cannot be before the takedown');
+        throw invalid('lastGoodDate', 'the last good day cannot be before the takedown');
       const { reason } = input.ended;
       await endSet(tx, studioId, id, { lastGoodDay, reason, note: input.note }, nowMs);
     }

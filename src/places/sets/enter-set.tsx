@@ -1,21 +1,23 @@
 'use client';
+import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { Controller, useWatch } from 'react-hook-form';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
-import { END_REASON_IDS, endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
 import { HOUR_MS } from '@/core/units/time';
+import { TypedBackNote } from '@/ui/feedback/typed-back-note';
+import { FormField } from '@/ui/fields/form-field';
+import { FormSelect } from '@/ui/fields/form-select';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { dateInZone, pickedWords } from '@/ui/format';
 import { localTimeOf } from '@/core/schedule/local-time';
-import { useAction } from '@/ui/hooks/use-action';
-import { useUnsaved } from '@/ui/hooks/use-unsaved';
+import { useCheckedForm } from '@/ui/hooks/use-checked-form';
 import { enterSet } from './actions';
 import type { loadEnterSet } from './queries';
+import { enterSetForm, type EnterSetValues } from './sets-input';
 import styles from './enter-set.module.css';
 
 /** Writes a set down that was done elsewhere. */
@@ -25,24 +27,29 @@ export function EnterSet({
   nowMs,
   headId,
 }: Awaited<ReturnType<typeof loadEnterSet>> & { headId: string | null }) {
-  const router = useRouter();
-  const { run, isBusy, problem, errors } = useAction();
   const ago = (hours: number) => localTimeOf(nowMs - hours * HOUR_MS, clock.timeZone);
-  const [start] = useState(() => ({
-    headId: headId ?? heads[0]?.id ?? '',
-    technique: TECHNIQUE_IDS[0]! as TechniqueId,
-    sections: techniqueOf(TECHNIQUE_IDS[0]!).usualSections,
-    title: '',
-    begun: ago(48),
-    installed: ago(46),
-    dried: '',
-    takenDown: ago(36),
-    isOver: false,
-    lastGoodDate: '',
-    reason: '' as EndReasonId | '',
-    note: '',
-  }));
-  const { value: form, change, forget } = useUnsaved('enter-set', start);
+  const { form, submit, problem, busy, unsaved } = useCheckedForm({
+    schema: enterSetForm,
+    values: {
+      headId: headId ?? heads[0]?.id ?? '',
+      technique: TECHNIQUE_IDS[0]! as TechniqueId,
+      sections: techniqueOf(TECHNIQUE_IDS[0]!).usualSections,
+      title: '',
+      begun: ago(48),
+      installed: ago(46),
+      dried: '',
+      takenDown: ago(36),
+      isOver: false,
+      lastGoodDate: '',
+      reason: '' as EnterSetValues['reason'],
+      note: '',
+    },
+    unsavedAs: 'enter-set',
+    save: (filled) => enterSet({ form: filled }),
+    onKept: ({ id }) => `/sets/${id}`,
+  });
+  const { control } = form;
+  const now = useWatch({ control });
   if (heads.length === 0)
     return (
       <p>
@@ -50,124 +57,89 @@ export function EnterSet({
         for it.
       </p>
     );
-  const errorAt = (path: string) => errors.find((error) => error.path === path)?.message;
-  const time = (label: string, key: 'begun' | 'installed' | 'dried' | 'takenDown', helper?: string) => (
-    <TextField
+  const time = (label: string, name: 'begun' | 'installed' | 'dried' | 'takenDown', hint?: string) => (
+    <FormField
+      control={control}
+      name={name}
       type="datetime-local"
       label={label}
-      value={form[key]}
-      error={errorAt(key) !== undefined}
-      helperText={errorAt(key) ?? pickedWords(form[key], clock) ?? helper}
-      slotProps={{ inputLabel: { shrink: true } }}
-      onChange={(event) => change({ [key]: event.target.value })}
+      hint={pickedWords(now[name] ?? '', clock) ?? hint}
     />
   );
-  const keep = () =>
-    run(
-      () =>
-        enterSet({
-          headId: form.headId,
-          technique: form.technique,
-          sections: form.sections,
-          title: form.title,
-          begun: form.begun,
-          installed: form.installed,
-          dried: form.dried || null,
-          takenDown: form.takenDown,
-          ended: form.isOver ? { date: form.lastGoodDate, reason: form.reason as EndReasonId } : null,
-          note: form.note,
-        }),
-      ({ id }) => {
-        forget();
-        router.push(`/sets/${id}`);
-      },
-    );
   return (
-    <form
-      className={styles.form}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void keep();
-      }}
-    >
-      <SelectField
+    <form className={styles.form} onSubmit={submit} noValidate>
+      <TypedBackNote isBack={unsaved.isBack} drop={unsaved.drop} />
+      <FormSelect
+        control={control}
+        name="headId"
         label="Whose hair"
-        value={form.headId}
         options={heads.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(id) => change({ headId: id })}
       />
-      <SelectField
-        label="What was done"
-        value={form.technique}
-        options={TECHNIQUE_IDS.map((id) => ({ value: id, label: techniqueOf(id).label }))}
-        onChange={(id) => {
-          const technique = id as TechniqueId;
-          change({ technique, sections: techniqueOf(technique).usualSections });
-        }}
+      <Controller
+        control={control}
+        name="technique"
+        render={({ field }) => (
+          <SelectField
+            label="What was done"
+            value={field.value}
+            options={TECHNIQUE_IDS.map((id) => ({ value: id, label: techniqueOf(id).label }))}
+            onChange={(id) => {
+              field.onChange(id);
+              form.setValue('sections', techniqueOf(id as TechniqueId).usualSections, { shouldDirty: true });
+            }}
+          />
+        )}
       />
-      <NumberField
-        label="Sections, about"
-        value={form.sections}
-        low={MIN_SECTIONS}
-        high={MAX_SECTIONS}
-        whole
-        onCommit={(sections) => change({ sections })}
+      <Controller
+        control={control}
+        name="sections"
+        render={({ field }) => (
+          <NumberField
+            label="Sections, about"
+            value={field.value}
+            low={MIN_SECTIONS}
+            high={MAX_SECTIONS}
+            whole
+            onCommit={field.onChange}
+          />
+        )}
       />
-      <TextField
-        label="Name, if it has one"
-        value={form.title}
-        onChange={(event) => change({ title: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
-      />
+      <FormField control={control} name="title" label="Name, if it has one" />
       {time('Begun', 'begun')}
       {time('Set finished', 'installed')}
       {time('Dry', 'dried', 'Leave it empty where nobody knows')}
       {time('Taken down', 'takenDown')}
       <label className={styles.over}>
-        <input
-          type="checkbox"
-          checked={form.isOver}
-          onChange={(event) => change({ isOver: event.target.checked })}
-        />
+        <input type="checkbox" {...form.register('isOver')} />
         It is over already
       </label>
-      {form.isOver && (
+      {now.isOver && (
         <>
-          <TextField
+          <FormField
+            control={control}
+            name="lastGoodDate"
             type="date"
             label="Last day she was happy with it"
-            value={form.lastGoodDate}
-            error={errorAt('ended.date') !== undefined}
-            helperText={errorAt('ended.date') ?? pickedWords(form.lastGoodDate, clock)}
-            slotProps={{
-              inputLabel: { shrink: true },
-              htmlInput: { max: dateInZone(nowMs, clock.timeZone) },
-            }}
-            onChange={(event) => change({ lastGoodDate: event.target.value })}
+            hint={pickedWords(now.lastGoodDate ?? '', clock)}
+            range={{ max: dateInZone(nowMs, clock.timeZone) }}
           />
-          <SelectField
+          <FormSelect
+            control={control}
+            name="reason"
             label="Why"
-            value={form.reason}
             options={[
               { value: '', label: 'Choose…' },
               ...END_REASON_IDS.map((id) => ({ value: id, label: endReasons[id].label })),
             ]}
-            onChange={(reason) => change({ reason: reason as EndReasonId })}
-            error={errorAt('ended.reason')}
           />
         </>
       )}
-      <TextField
-        className={styles.wide}
-        label="Anything else"
-        multiline
-        value={form.note}
-        onChange={(event) => change({ note: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: 500 } }}
-      />
       <div className={styles.wide}>
-        {problem}
-        <Button type="submit" variant="contained" disabled={isBusy}>
+        <FormField control={control} name="note" label="Anything else" lines={1} />
+      </div>
+      <div className={styles.wide}>
+        {problem && <Alert severity="warning">{problem.text}</Alert>}
+        <Button type="submit" variant="contained" disabled={busy}>
           Write it down
         </Button>
       </div>

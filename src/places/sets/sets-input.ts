@@ -5,6 +5,7 @@ import { TECHNIQUE_IDS } from '@/core/techniques';
 import { END_REASON_IDS } from '@/core/wear/end-reasons';
 
 const id = z.string().min(1).max(64);
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const LOCAL = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
 const local = (label: string) =>
   z.string().regex(LOCAL, `${label}: a whole day and time, such as 13/03/2027, 09:00`);
@@ -22,22 +23,30 @@ const outcome = {
 /** Puts a giving up back that was taken back by mistake. */
 export const outcomeInput = z.strictObject({ setId: id, ...outcome });
 
-/** A set that was done elsewhere, as it is written down afterwards. */
-export const enterSetInput = z.strictObject({
-  headId: z.string().min(1, 'choose whose hair it was').max(64),
-  technique: choice('what was done', TECHNIQUE_IDS),
-  sections: boundedInt('sections', MIN_SECTIONS, MAX_SECTIONS),
-  title: z.string().trim().max(80, 'a name of at most 80 letters'),
-  begun: local('begun'),
-  installed: local('set finished'),
-  dried: local('dry').nullable(),
-  takenDown: local('taken down'),
-  /** The last day it was still good and why it ended; null while it is worn. */
-  ended: z
-    .strictObject({
-      date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'last good day: choose a day'),
-      reason: outcome.reason,
-    })
-    .nullable(),
-  note: outcome.note,
-});
+/** What the form of a set done elsewhere holds. */
+export const enterSetForm = z
+  .strictObject({
+    headId: z.string().min(1, 'choose whose hair it was').max(64),
+    technique: choice('what was done', TECHNIQUE_IDS),
+    sections: boundedInt('sections', MIN_SECTIONS, MAX_SECTIONS),
+    title: z.string().trim().max(80, 'a name of at most 80 letters'),
+    begun: local('begun'),
+    installed: local('set finished'),
+    /** Empty where nobody knows. */
+    dried: z.union([z.literal(''), local('dry')]),
+    takenDown: local('taken down'),
+    isOver: z.boolean(),
+    lastGoodDate: z.string(),
+    reason: z.enum(['', ...END_REASON_IDS]),
+    note: outcome.note,
+  })
+  .transform(({ isOver, lastGoodDate, reason, dried, ...told }, context) => {
+    if (isOver && !DAY.test(lastGoodDate))
+      context.addIssue({ code: 'custom', path: ['lastGoodDate'], message: 'last good day: choose a day' });
+    if (isOver && reason === '')
+      context.addIssue({ code: 'custom', path: ['reason'], message: 'say why it was given up' });
+    const ended = isOver && reason !== '' ? { date: lastGoodDate, reason } : null;
+    return { ...told, dried: dried === '' ? null : dried, ended };
+  });
+export type EnterSetValues = z.input<typeof enterSetForm>;
+export const enterSetInput = z.strictObject({ form: enterSetForm });

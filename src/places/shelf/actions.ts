@@ -60,7 +60,7 @@ const ingredientsOf = (inside: ReturnType<typeof insideOf>) =>
     .filter(Boolean)
     .join('; ');
 
-/** Keeps a recipe. */
+/** Keeps a mix. */
 export const saveMix = action(saveMixInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
   const id = await database.write(async (tx) => {
@@ -105,7 +105,7 @@ export const makeBatch = action(batchInput, async ({ input, actor, database, now
     const inside = insideOf(mix.parts, await listProducts(tx, studio.id));
     if (inside.length < mix.parts.length) {
       throw new AppError('invalid', [
-        { path: 'parts', message: 'an ingredient is no longer on the shelf; change the recipe' },
+        { path: 'parts', message: 'an ingredient is no longer on the shelf; change the mix' },
       ]);
     }
     const { minorPerG: perG, ...made } = mixed(inside);

@@ -13,7 +13,7 @@ import { makeBatch } from './actions';
 import type { Mix, Product } from './shelf-types';
 import styles from './shelf-page.module.css';
 
-/** A recipe: its parts, what a batch takes, and the batch that stands on the shelf. */
+/** A mix: its parts, what a batch takes, and the batch that stands on the shelf. */
 export function MixCard({
   mix,
   products,

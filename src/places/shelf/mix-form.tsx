@@ -1,11 +1,12 @@
 'use client';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import { Controller, useFieldArray } from 'react-hook-form';
+import { useFieldArray } from 'react-hook-form';
 import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
 import type { Mix, Product } from './shelf-types';
+import { sentence } from '@/core/words/words';
 import { FormField } from '@/ui/fields/form-field';
-import { SelectField } from '@/ui/fields/select-field';
+import { FormSelect } from '@/ui/fields/form-select';
 import { CloseIcon } from '@/ui/icons';
 import { saveMix } from './actions';
 import { ShelfForm } from './shelf-form';
@@ -27,37 +28,34 @@ const valuesOf = (mix: Mix | null): MixFormValues => ({
   notes: mix?.notes ?? '',
 });
 
-/** The form of a recipe: what goes in, in parts by weight, how much at once, and how long it keeps. */
+/** The form of a mix: what goes in, in parts by weight, how much at once, and how long it keeps. */
 export function MixForm({ mix, products }: { mix: Mix | null; products: readonly Product[] }) {
   const { id = null, revision = 0 } = mix ?? {};
-  const { form, submit, problem, busy } = useShelfForm(mixForm, valuesOf(mix), (card) =>
+  const { form, submit, ...frame } = useShelfForm(mixForm, valuesOf(mix), `mix.${id ?? 'new'}`, (card) =>
     saveMix({ id, revision, card }),
   );
   const { control } = form;
   const parts = useFieldArray({ control, name: 'parts' });
   const { parts: wrong } = form.formState.errors;
+  const partsWrong = wrong?.root?.message ?? wrong?.message;
   return (
     <ShelfForm
       kind="mix"
       id={id}
-      keep="Keep this recipe"
-      problem={problem ?? wrong?.root?.message ?? wrong?.message ?? null}
-      busy={busy}
+      keep="Keep this mix"
+      {...frame}
+      problem={
+        frame.problem ?? (partsWrong === undefined ? null : { text: sentence(partsWrong), isConflict: false })
+      }
       onSubmit={submit}
     >
       <div className={styles.fields}>
         <FormField control={control} name="name" label="Name" />
-        <Controller
+        <FormSelect
           control={control}
           name="role"
-          render={({ field }) => (
-            <SelectField
-              label="Used as"
-              value={field.value}
-              options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
-              onChange={field.onChange}
-            />
-          )}
+          label="Used as"
+          options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
         />
         <FormField control={control} name="batchG" label="A batch, g" decimal />
         <FormField
@@ -71,21 +69,14 @@ export function MixForm({ mix, products }: { mix: Mix | null; products: readonly
       <ol className={styles.parts} aria-label="What goes in">
         {parts.fields.map((part, i) => (
           <li key={part.id}>
-            <Controller
+            <FormSelect
               control={control}
               name={`parts.${i}.productId`}
-              render={({ field, fieldState }) => (
-                <SelectField
-                  label={`Ingredient ${i + 1}`}
-                  value={field.value}
-                  error={fieldState.error?.message}
-                  options={[
-                    { value: '', label: 'Choose…' },
-                    ...products.map((product) => ({ value: product.id, label: product.name })),
-                  ]}
-                  onChange={field.onChange}
-                />
-              )}
+              label={`Ingredient ${i + 1}`}
+              options={[
+                { value: '', label: 'Choose…' },
+                ...products.map((product) => ({ value: product.id, label: product.name })),
+              ]}
             />
             <FormField control={control} name={`parts.${i}.parts`} label="Parts" decimal />
             <IconButton

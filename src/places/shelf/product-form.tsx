@@ -1,9 +1,9 @@
 'use client';
-import { Controller, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
 import { MINOR_UNITS } from '@/core/formats/money';
 import { FormField } from '@/ui/fields/form-field';
-import { SelectField } from '@/ui/fields/select-field';
+import { FormSelect } from '@/ui/fields/form-select';
 import type { Product } from './shelf-types';
 import { saveProduct } from './actions';
 import { ShelfForm } from './shelf-form';
@@ -36,33 +36,23 @@ const valuesOf = (product: Product | null): ProductFormValues => ({
 /** The form of a product: what it is, what it does, and what it cost. */
 export function ProductForm({ product, currency }: { product: Product | null; currency: string }) {
   const { id = null, revision = 0 } = product ?? {};
-  const { form, submit, problem, busy } = useShelfForm(productForm, valuesOf(product), (card) =>
-    saveProduct({ id, revision, card }),
+  const { form, submit, ...frame } = useShelfForm(
+    productForm,
+    valuesOf(product),
+    `product.${id ?? 'new'}`,
+    (card) => saveProduct({ id, revision, card }),
   );
   const { control } = form;
   const role = productRoles[useWatch({ control, name: 'role' })];
   return (
-    <ShelfForm
-      kind="product"
-      id={id}
-      keep="Keep this product"
-      problem={problem}
-      busy={busy}
-      onSubmit={submit}
-    >
+    <ShelfForm kind="product" id={id} keep="Keep this product" {...frame} onSubmit={submit}>
       <div className={styles.fields}>
         <FormField control={control} name="name" label="Name" />
-        <Controller
+        <FormSelect
           control={control}
           name="role"
-          render={({ field }) => (
-            <SelectField
-              label="Kind"
-              value={field.value}
-              options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
-              onChange={field.onChange}
-            />
-          )}
+          label="Kind"
+          options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
         />
         <FormField
           control={control}

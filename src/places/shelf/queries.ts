@@ -116,7 +116,7 @@ export const loadTool = cache((id: string) =>
   query(({ actor, database }) => findTool(database.db, actor.studio.id, id)),
 );
 
-/** One recipe, or null where it is gone; and what can go into it. */
+/** One mix, or null where it is gone; and what can go into it. */
 export const loadMix = cache((id: string | null) =>
   query(async ({ actor, database }) => {
     const mix = id === null ? null : await findMix(database.db, actor.studio.id, id);

@@ -3,6 +3,8 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEventHandler, type ReactNode } from 'react';
+import { TypedBackNote } from '@/ui/feedback/typed-back-note';
+import type { FormProblem } from '@/ui/hooks/use-checked-form';
 import { LinkButton } from '@/ui/shell/link-button';
 import { takeOff } from './actions';
 import styles from './shelf-form.module.css';
@@ -14,6 +16,7 @@ export function ShelfForm({
   keep,
   problem,
   busy,
+  unsaved,
   onSubmit,
   children,
 }: {
@@ -21,8 +24,9 @@ export function ShelfForm({
   /** Null while it is new. */
   id: string | null;
   keep: string;
-  problem: string | null;
+  problem: FormProblem | null;
   busy: boolean;
+  unsaved: { readonly isBack: boolean; readonly drop: () => void };
   onSubmit: FormEventHandler;
   children: ReactNode;
 }) {
@@ -35,7 +39,8 @@ export function ShelfForm({
   };
   return (
     <form onSubmit={onSubmit} noValidate className={styles.form}>
-      {problem && <Alert severity="warning">{problem}.</Alert>}
+      <TypedBackNote isBack={unsaved.isBack} drop={unsaved.drop} />
+      {problem && <Alert severity="warning">{problem.text}</Alert>}
       {children}
       <footer className={styles.footer}>
         <Button type="submit" variant="contained" disabled={busy}>

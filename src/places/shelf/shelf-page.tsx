@@ -73,7 +73,7 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
           <ToolRows tools={tools} booked={booked} />
           <LinkButton href="/shelf/tools/new">New size</LinkButton>
         </Part>
-        <Part title="Own mixes" note="recipes in parts by weight">
+        <Part title="Own mixes" note="in parts by weight">
           <div className={styles.mixes}>
             {mixes.map((mix) => (
               <MixCard

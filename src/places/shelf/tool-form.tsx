@@ -1,9 +1,9 @@
 'use client';
-import { Controller, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { DRAWER_KIND_IDS, toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
 import type { Tool } from './shelf-types';
 import { FormField } from '@/ui/fields/form-field';
-import { SelectField } from '@/ui/fields/select-field';
+import { FormSelect } from '@/ui/fields/form-select';
 import { saveTool } from './actions';
 import { ShelfForm } from './shelf-form';
 import { toolForm, type ToolFormValues } from './shelf-input';
@@ -23,25 +23,19 @@ const valuesOf = (tool: Tool | null): ToolFormValues => ({
 /** The form of one size of tool. */
 export function ToolForm({ tool }: { tool: Tool | null }) {
   const { id = null, revision = 0 } = tool ?? {};
-  const { form, submit, problem, busy } = useShelfForm(toolForm, valuesOf(tool), (card) =>
+  const { form, submit, ...frame } = useShelfForm(toolForm, valuesOf(tool), `tool.${id ?? 'new'}`, (card) =>
     saveTool({ id, revision, card }),
   );
   const { control } = form;
   const kind = useWatch({ control, name: 'kind' });
   return (
-    <ShelfForm kind="tool" id={id} keep="Keep this size" problem={problem} busy={busy} onSubmit={submit}>
+    <ShelfForm kind="tool" id={id} keep="Keep this size" {...frame} onSubmit={submit}>
       <div className={styles.fields}>
-        <Controller
+        <FormSelect
           control={control}
           name="kind"
-          render={({ field }) => (
-            <SelectField
-              label="Kind"
-              value={field.value}
-              options={DRAWER_KIND_IDS.map((value) => ({ value, label: toolKinds[value].label }))}
-              onChange={field.onChange}
-            />
-          )}
+          label="Kind"
+          options={DRAWER_KIND_IDS.map((value) => ({ value, label: toolKinds[value].label }))}
         />
         <FormField
           control={control}

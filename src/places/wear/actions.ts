@@ -5,7 +5,7 @@ import { action, type Call } from '@/server/action';
 import { findSet } from '@/server/db/rows/sets';
 import { endSet, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
-import { giveUpInput, wearDayInput } from './wear-input';
+import { giveUpInput, saveWearDayInput } from './wear-input';
 
 /** The day of wear that a date is, counted from the takedown of the set. */
 async function dayOf({ actor, database, nowMs }: Call, setId: string, date: string): Promise<number> {
@@ -26,8 +26,9 @@ async function dayOf({ actor, database, nowMs }: Call, setId: string, date: stri
 }
 
 /** Keeps one day of wear. */
-export const saveWearDay = action(wearDayInput, async (call) => {
-  const { setId, date, ...entry } = call.input;
+export const saveWearDay = action(saveWearDayInput, async (call) => {
+  const { setId, form } = call.input;
+  const { date, ...entry } = form;
   const day = await dayOf(call, setId, date);
   await call.database.write((tx) =>
     saveWearDayRow(tx, call.actor.studio.id, setId, { ...entry, day }, call.nowMs),
@@ -38,7 +39,8 @@ export const saveWearDay = action(wearDayInput, async (call) => {
 
 /** Records that a style was given up, and why. */
 export const giveUp = action(giveUpInput, async (call) => {
-  const { setId, date, reason, note } = call.input;
+  const { setId, form } = call.input;
+  const { date, reason, note } = form;
   const lastGoodDay = await dayOf(call, setId, date);
   await call.database.write((tx) =>
     endSet(tx, call.actor.studio.id, setId, { lastGoodDay, reason, note }, call.nowMs),

@@ -1,17 +1,17 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useRouter } from 'next/navigation';
-import { END_REASON_IDS, endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import { useWatch } from 'react-hook-form';
+import type { Clock } from '@/core/formats/display';
+import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
 import { ratingAgainst, suggestedLastGoodDay, type RatedDay } from '@/core/wear/last-good-day';
 import { wearDayNumber } from '@/core/wear/wear-day-number';
-import type { Clock } from '@/core/formats/display';
-import { SelectField } from '@/ui/fields/select-field';
+import { FormField } from '@/ui/fields/form-field';
+import { FormSelect } from '@/ui/fields/form-select';
 import { formatIndex, formatLocalDay, pickedWords } from '@/ui/format';
-import { useAction } from '@/ui/hooks/use-action';
-import { useUnsaved } from '@/ui/hooks/use-unsaved';
+import { useCheckedForm } from '@/ui/hooks/use-checked-form';
 import { giveUp } from './actions';
+import { giveUpForm, type GiveUpValues } from './wear-input';
 import styles from './wear-desk.module.css';
 import { dateOfDay } from './worn-day';
 
@@ -40,52 +40,44 @@ export function GiveUp({
   clock: Clock;
   onDone: () => void;
 }) {
-  const router = useRouter();
   const dateOf = (day: number) => dateOfDay(takenDownAtMs, day, clock.timeZone);
-  const { value, change, forget } = useUnsaved(`give-up.${setId}`, {
-    date: recorded ? dateOf(recorded.lastGoodDay) : '',
-    reason: (recorded?.reason ?? '') as EndReasonId | '',
-    note: recorded?.note ?? '',
+  const { form, submit, problem, busy } = useCheckedForm({
+    schema: giveUpForm,
+    values: {
+      date: recorded ? dateOf(recorded.lastGoodDay) : '',
+      reason: (recorded?.reason ?? '') as GiveUpValues['reason'],
+      note: recorded?.note ?? '',
+    },
+    unsavedAs: `give-up.${setId}`,
+    save: (filled) => giveUp({ setId, form: filled }),
+    onKept: () => {
+      onDone();
+      return `/sets/${setId}`;
+    },
   });
-  const { run, isBusy, problem, errors } = useAction();
+  const { control } = form;
+  const date = useWatch({ control, name: 'date' });
   const suggested = suggestedLastGoodDay(days);
-  const day = value.date === '' ? null : wearDayNumber(value.date, takenDownAtMs, clock.timeZone);
+  const day = date === '' ? null : wearDayNumber(date, takenDownAtMs, clock.timeZone);
   const against = day === null ? null : ratingAgainst(days, day);
   const dayWords = (n: number) => `day ${n}, ${formatLocalDay(dateOf(n), clock)}`;
-  const errorAt = (path: string) => errors.find((error) => error.path === path)?.message;
-  const submit = () =>
-    run(
-      () => giveUp({ setId, date: value.date, reason: value.reason as EndReasonId, note: value.note }),
-      () => {
-        forget();
-        onDone();
-        router.push(`/sets/${setId}`);
-      },
-    );
   return (
-    <form
-      className={styles.entry}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void submit();
-      }}
-    >
-      <TextField
+    <form className={styles.entry} onSubmit={submit} noValidate>
+      <FormField
+        control={control}
+        name="date"
         type="date"
         label="Which was the last day you were happy with it?"
-        value={value.date}
-        error={errorAt('date') !== undefined}
-        helperText={errorAt('date') ?? pickedWords(value.date, clock)}
-        onChange={(event) => change({ date: event.target.value })}
-        slotProps={{
-          inputLabel: { shrink: true },
-          htmlInput: { min: dateOf(0), max: today },
-        }}
+        hint={pickedWords(date, clock)}
+        range={{ min: dateOf(0), max: today }}
       />
       {suggested !== null && day !== suggested && (
         <p className={styles.hint}>
           The ratings were good up to {dayWords(suggested)}.{' '}
-          <Button size="small" onClick={() => change({ date: dateOf(suggested) })}>
+          <Button
+            size="small"
+            onClick={() => form.setValue('date', dateOf(suggested), { shouldDirty: true })}
+          >
             Take day {suggested}
           </Button>
         </p>
@@ -97,24 +89,18 @@ export function GiveUp({
             : `${dayWords(against.day)}, was still rated good: definition ${formatIndex(against.definition)}, frizz ${formatIndex(against.frizz)}. Was it over before?`}
         </Alert>
       )}
-      <SelectField
+      <FormSelect
+        control={control}
+        name="reason"
         label="Why did it end?"
-        value={value.reason}
         options={[
           { value: '', label: 'Choose…' },
           ...END_REASON_IDS.map((id) => ({ value: id, label: endReasons[id].label })),
         ]}
-        onChange={(reason) => change({ reason: reason as EndReasonId })}
-        error={errorAt('reason')}
       />
-      <TextField
-        label="Anything else"
-        value={value.note}
-        onChange={(event) => change({ note: event.target.value })}
-        slotProps={{ htmlInput: { maxLength: 500 } }}
-      />
-      {problem}
-      <Button variant="outlined" type="submit" disabled={isBusy}>
+      <FormField control={control} name="note" label="Anything else" />
+      {problem && <Alert severity="warning">{problem.text}</Alert>}
+      <Button variant="outlined" type="submit" disabled={busy}>
         {recorded ? 'Correct its end' : 'Record its end'}
       </Button>
       <p className={styles.hint}>

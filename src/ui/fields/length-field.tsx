@@ -1,7 +1,8 @@
 'use client';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useState, type Ref } from 'react';
 import { parseLengthCm } from '@/core/units/length';
+import { capitalised } from '@/core/words/words';
 import { formatLength, inchWords } from '../format';
 import { useUnits } from '../units-context';
 
@@ -14,10 +15,11 @@ export interface LengthFieldProps {
   readonly onChange: (cm: number | null) => void;
   /** Said from outside, as by the server. */
   readonly error?: string | undefined;
+  readonly inputRef?: Ref<HTMLInputElement>;
 }
 
 /** A length in the chosen unit; "9 1/2 in" and "24 cm" are read too. */
-export function LengthField({ label, valueCm, lowCm, highCm, onChange, error }: LengthFieldProps) {
+export function LengthField({ label, valueCm, lowCm, highCm, onChange, error, inputRef }: LengthFieldProps) {
   const { units } = useUnits();
   const unit = units.length === 'cm' ? 'cm' : 'in';
   const shown = (cm: number | null) =>
@@ -36,11 +38,12 @@ export function LengthField({ label, valueCm, lowCm, highCm, onChange, error }: 
         : cm < lowCm || cm > highCm
           ? `${range}; ${typed.text} was given`
           : null;
-  const said = problem ?? error;
+  const said = problem ?? (error && capitalised(error));
   return (
     <TextField
       label={`${label}, ${unit}`}
       value={typed.text}
+      inputRef={inputRef}
       fullWidth
       error={said !== undefined && said !== null}
       helperText={said}

@@ -4,7 +4,12 @@ import type { FieldValues, Path, PathValue, UseFormReturn } from 'react-hook-for
 import { dropUnsaved, readUnsaved, writeUnsaved } from './unsaved-store';
 import { useLeaveQuestion } from './use-leave-question';
 
-/** The same as `useUnsaved` for a form of react-hook-form. */
+/**
+ * What is typed into a form, until it is kept: it comes back after Back, a link, a reload or a crash of the page, and
+ * closing the tab asks first.
+ *
+ * @param name what is typed, such as "give-up.<set>": another name is another form
+ */
 export function useUnsavedForm<T extends FieldValues>(name: string, form: UseFormReturn<T>) {
   const [isBack, setBack] = useState(false);
   const [isDirty, setDirty] = useState(false);

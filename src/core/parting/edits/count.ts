@@ -3,7 +3,7 @@ import { coefficientOfVariation } from '../../stats/variation';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../generate';
 import type { LoadOf } from '../load';
 import { bandOf, cutPanel, lineLengthAt } from '../plan-panel';
-import { recipeCount, type Recipe } from '../recipe';
+import { recipeCount, type PartingRecipe } from '../recipe';
 import { edited, refused, regionOf, rowCounts, withPanel, type Edited } from './edited';
 
 /** What weighs against each other when a section is added: even panels, and sections near the wanted shape. */
@@ -17,7 +17,7 @@ interface Candidate {
   readonly cost: number;
 }
 
-function candidates(recipe: Recipe, step: 1 | -1, aspect: number, load: LoadOf): Candidate[] {
+function candidates(recipe: PartingRecipe, step: 1 | -1, aspect: number, load: LoadOf): Candidate[] {
   const regions = recipe.panels.map((panel) => regionOf(recipe, panel));
   const counts = recipe.panels.map((panel) => rowCounts(panel).reduce((sum, own) => sum + own, 0));
   const loads = regions.map(({ polygon }) => load(polygon));
@@ -35,8 +35,8 @@ function candidates(recipe: Recipe, step: 1 | -1, aspect: number, load: LoadOf):
     return rows.flatMap((count, row): Candidate[] => {
       const next = count + step;
       if (next < 1) return [];
-      const band = bandOf(region, panel.t, row);
-      const width = lineLengthAt(band, region.frame, (panel.t[row]! + panel.t[row + 1]!) / 2);
+      const band = bandOf(region, panel.rowLines, row);
+      const width = lineLengthAt(band, region.frame, (panel.rowLines[row]! + panel.rowLines[row + 1]!) / 2);
       const shape = (own: number) => own * Math.log(width ** 2 / (own * polygonArea(band) * aspect)) ** 2;
       return [
         {
@@ -57,7 +57,7 @@ function candidates(recipe: Recipe, step: 1 | -1, aspect: number, load: LoadOf):
  * @param aspect wanted width over height of a section
  * @source parting-map §6
  */
-export function changeCount(recipe: Recipe, step: 1 | -1, aspect: number, load: LoadOf): Edited {
+export function changeCount(recipe: PartingRecipe, step: 1 | -1, aspect: number, load: LoadOf): Edited {
   const next = recipeCount(recipe) + step;
   if (next < MIN_SECTIONS || next > MAX_SECTIONS) {
     return refused(`a head takes ${MIN_SECTIONS} to ${MAX_SECTIONS} sections`);
@@ -77,7 +77,7 @@ export function changeCount(recipe: Recipe, step: 1 | -1, aspect: number, load: 
 }
 
 /** Every panel cut evenly again in the rows it has: lines that were moved by hand go back. */
-export const evenOut = (recipe: Recipe, load: LoadOf): Recipe => ({
+export const evenOut = (recipe: PartingRecipe, load: LoadOf): PartingRecipe => ({
   ...recipe,
   panels: recipe.panels.map((panel) => ({
     ...panel,

@@ -6,7 +6,7 @@ import { coefficientOfVariation } from '../../stats/variation';
 import { EVEN_SIZES, generateRecipe, type PartingSpec } from '../generate';
 import { layOut, type Layout } from '../layout';
 import { loadFor } from '../load';
-import { recipeCount, type Recipe } from '../recipe';
+import { recipeCount, type PartingRecipe } from '../recipe';
 import { changeCount, evenOut } from './count';
 import { rowCounts, type Edited } from './edited';
 import { moveHandle, nudgeHandle, partHandles, sectionHandles } from './handles';
@@ -33,14 +33,14 @@ const recipeOf = (count: number, change: Partial<PartingSpec> = {}) =>
     own: {},
     ...change,
   });
-const done = (result: Edited): Recipe => {
+const done = (result: Edited): PartingRecipe => {
   if (!result.ok) throw new Error(result.why);
   return result.recipe;
 };
 const why = (result: Edited) => (result.ok ? '' : result.why);
 const whole = ({ sections }: Layout) => sections.reduce((sum, section) => sum + section.share, 0);
 const cv = ({ sections }: Layout) => coefficientOfVariation(sections.map(({ share }) => share));
-const rows = ({ panels }: Recipe) => panels.map(rowCounts);
+const rows = ({ panels }: PartingRecipe) => panels.map(rowCounts);
 
 describe('one section more or fewer', () => {
   it('keeps every row but one, and the panels even', () => {
@@ -88,13 +88,13 @@ describe('lines moved by hand', () => {
 
   it('change the two rows, or the two sections, beside them only', () => {
     const own = recipe.panels[0]!;
-    const moved = layOut(done(moveRowLine(recipe, 0, 2, own.t[2]! + 0.05)));
+    const moved = layOut(done(moveRowLine(recipe, 0, 2, own.rowLines[2]! + 0.05)));
     const before = layOut(recipe);
     const rowsTouched = new Set(
       before.sections.filter((s, i) => Math.abs(s.share - moved.sections[i]!.share) > 1e-9).map((s) => s.row),
     );
     expect([...rowsTouched]).toEqual([1, 2]);
-    const cut = layOut(done(moveCut(recipe, 0, 2, 1, own.g[2]![1]! + 0.05)));
+    const cut = layOut(done(moveCut(recipe, 0, 2, 1, own.cuts[2]![1]! + 0.05)));
     const keys = before.sections
       .filter((s, i) => Math.abs(s.share - cut.sections[i]!.share) > 1e-9)
       .map((s) => s.key);
@@ -104,15 +104,15 @@ describe('lines moved by hand', () => {
   it('stop short of the next line', () => {
     const own = recipe.panels[0]!;
     const far = done(moveRowLine(recipe, 0, 2, 9)).panels[0]!;
-    expect((far.t[3]! - far.t[2]!) * 0.190424 * 56).toBeCloseTo(CLOSEST_CM, 6);
+    expect((far.rowLines[3]! - far.rowLines[2]!) * 0.190424 * 56).toBeCloseTo(CLOSEST_CM, 6);
     const near = done(moveCut(recipe, 0, 2, 1, -9)).panels[0]!;
-    expect(near.g[2]![1]!).toBeGreaterThan(own.g[2]![0]!);
+    expect(near.cuts[2]![1]!).toBeGreaterThan(own.cuts[2]![0]!);
     expect(why(moveRowLine(recipe, 0, 0, 0))).toContain('edge');
     expect(why(moveCut(recipe, 0, 2, 9, 0))).toContain('no such cut');
   });
 
   it('go back when the head is evened out again', () => {
-    const moved = done(moveRowLine(recipe, 0, 2, recipe.panels[0]!.t[2]! + 0.08));
+    const moved = done(moveRowLine(recipe, 0, 2, recipe.panels[0]!.rowLines[2]! + 0.08));
     expect(cv(layOut(moved))).toBeGreaterThan(0.05);
     const back = evenOut(moved, load);
     expect(cv(layOut(back))).toBeLessThan(0.001);
@@ -156,7 +156,7 @@ describe('single sections', () => {
     const halves = layOut(split).sections.filter(({ key }) => key.startsWith('W.3.3'));
     expect(halves.map(({ key }) => key)).toEqual(['W.3.3a', 'W.3.3b']);
     expect(halves[0]!.share / halves[1]!.share).toBeCloseTo(1, 3);
-    const again = done(splitSection(layOut(split), 'W.3.3b', load, 't'));
+    const again = done(splitSection(layOut(split), 'W.3.3b', load, 'row'));
     expect(layOut(again).sections).toHaveLength(20);
     expect(JSON.stringify(done(mergeSections(layOut(split), 'W.3.3a', 'W.3.3b')))).toBe(
       JSON.stringify(recipe),
@@ -208,17 +208,19 @@ describe('single sections', () => {
   });
 
   it('keep what was decided for them, until it is taken back', () => {
-    const marked = markSection(recipe, 'W.3.3', { dir: 'left', tool: '12' });
+    const marked = markSection(recipe, 'W.3.3', { direction: 'left', tool: '12' });
     expect(layOut(marked).sections.find(({ key }) => key === 'W.3.3')!.winding).toBe('to-left');
-    expect(markSection(marked, 'W.3.3', { tool: undefined }).marks).toEqual({ 'W.3.3': { dir: 'left' } });
-    const back = markSection(marked, 'W.3.3', { tool: undefined, dir: undefined });
+    expect(markSection(marked, 'W.3.3', { tool: undefined }).marks).toEqual({
+      'W.3.3': { direction: 'left' },
+    });
+    const back = markSection(marked, 'W.3.3', { tool: undefined, direction: undefined });
     expect(JSON.stringify(back)).toBe(JSON.stringify(recipe));
   });
 });
 
 describe('any chain of edits', () => {
   type Step = readonly [kind: number, pick: number, by: number];
-  const apply = (recipe: Recipe, [kind, pick, by]: Step): Edited => {
+  const apply = (recipe: PartingRecipe, [kind, pick, by]: Step): Edited => {
     const layout = layOut(recipe);
     const section = layout.sections[pick % layout.sections.length]!;
     const panelIndex = pick % recipe.panels.length;
@@ -235,12 +237,12 @@ describe('any chain of edits', () => {
       case 3:
         return changeCount(recipe, by > 0 ? 1 : -1, 1, load);
       case 4: {
-        const line = 1 + (pick % Math.max(1, panel.t.length - 2));
-        return moveRowLine(recipe, panelIndex, line, (panel.t[line] ?? 0) + by);
+        const line = 1 + (pick % Math.max(1, panel.rowLines.length - 2));
+        return moveRowLine(recipe, panelIndex, line, (panel.rowLines[line] ?? 0) + by);
       }
       case 5: {
-        const row = pick % panel.g.length;
-        return moveCut(recipe, panelIndex, row, 0, (panel.g[row]![0] ?? 0) + by);
+        const row = pick % panel.cuts.length;
+        return moveCut(recipe, panelIndex, row, 0, (panel.cuts[row]![0] ?? 0) + by);
       }
       default:
         return movePart(

@@ -3,7 +3,7 @@ import { PANELS } from '../panel';
 import type { PartPoints } from '../part-line';
 import type { Layout } from '../layout';
 import type { LoadOf } from '../load';
-import type { Recipe } from '../recipe';
+import type { PartingRecipe } from '../recipe';
 import { edited, inRadii, partOf, regionOf, type Edited } from './edited';
 import { moveCut, movePart, moveRowLine } from './lines';
 
@@ -26,7 +26,7 @@ const IN_SIGHT = 1.45;
 const FEWEST_POINTS = 4;
 
 /** Points a part is held by: its own, or evenly placed ones on it where they are too few to bend it. */
-export function partPoints(recipe: Recipe): PartPoints {
+export function partPoints(recipe: PartingRecipe): PartPoints {
   const { points } = recipe.part;
   if (points.length === 0 || points.length >= FEWEST_POINTS) return points;
   const part = partOf(recipe);
@@ -34,10 +34,10 @@ export function partPoints(recipe: Recipe): PartPoints {
 }
 
 /** Where the worn part can be taken hold of; only beside panels that it bounds. */
-export function partHandles(recipe: Recipe): Handle[] {
+export function partHandles(recipe: PartingRecipe): Handle[] {
   const beside = recipe.panels.filter(({ id }) => PANELS[id].side !== null);
   if (beside.length === 0) return [];
-  const from = Math.min(...beside.map(({ t }) => t[0]!));
+  const from = Math.min(...beside.map(({ rowLines: t }) => t[0]!));
   return partPoints(recipe).flatMap(([t, f], point): Handle[] =>
     t < from || Math.abs(t) > IN_SIGHT ? [] : [{ kind: 'part', point, at: fromFrame(f, t) }],
   );
@@ -53,27 +53,27 @@ export function sectionHandles({ recipe, sections }: Layout, key: string): Handl
   const { f, t } = frame.of(section.centroid);
   const middle = { f: Number.isFinite(f) ? f : outline[0]!.f, t };
   const rows = [row, row + 1]
-    .filter((line) => line > 0 && line < panel.t.length - 1)
+    .filter((line) => line > 0 && line < panel.rowLines.length - 1)
     .map((line): Handle => ({
       kind: 'row-line',
       panel: panelIndex,
       line,
-      at: frame.at(middle.f, panel.t[line]!),
+      at: frame.at(middle.f, panel.rowLines[line]!),
     }));
   const cuts = [col - 1, col]
-    .filter((cut) => panel.g[row]?.[cut] !== undefined)
+    .filter((cut) => panel.cuts[row]?.[cut] !== undefined)
     .map((cut): Handle => ({
       kind: 'cut',
       panel: panelIndex,
       row,
       cut,
-      at: frame.at(panel.g[row]![cut]!, middle.t),
+      at: frame.at(panel.cuts[row]![cut]!, middle.t),
     }));
   return [...rows, ...cuts];
 }
 
 /** Moves what a handle holds to a place on the chart, as far as it can go. */
-export function moveHandle(recipe: Recipe, handle: Handle, to: ChartPoint, load: LoadOf): Edited {
+export function moveHandle(recipe: PartingRecipe, handle: Handle, to: ChartPoint, load: LoadOf): Edited {
   if (handle.kind === 'part') {
     const { f } = framePoint(to);
     return movePart(
@@ -95,7 +95,7 @@ export function moveHandle(recipe: Recipe, handle: Handle, to: ChartPoint, load:
  *
  * @param cm towards the face, or towards the client's right
  */
-export function nudgeHandle(recipe: Recipe, handle: Handle, cm: number, load: LoadOf): Edited {
+export function nudgeHandle(recipe: PartingRecipe, handle: Handle, cm: number, load: LoadOf): Edited {
   const by = inRadii(recipe, cm);
   const step = 1e-3;
   const { at } = handle;

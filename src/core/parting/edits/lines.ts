@@ -4,7 +4,7 @@ import type { LoadOf } from '../load';
 import { PANELS } from '../panel';
 import type { PartPoints } from '../part-line';
 import { cutPanel } from '../plan-panel';
-import type { Recipe } from '../recipe';
+import type { PartingRecipe } from '../recipe';
 import { edited, inRadii, refused, regionOf, rowCounts, withPanel, type Edited } from './edited';
 
 /** Lines come no nearer to each other than this on the head, cm. */
@@ -36,30 +36,39 @@ const NO_ROOM = `lines stay ${CLOSEST_CM} cm apart, and there is no room here to
  * @param line 1 for the line in front of the back row
  * @source parting-map §6
  */
-export function moveRowLine(recipe: Recipe, panelIndex: number, line: number, t: number): Edited {
+export function moveRowLine(recipe: PartingRecipe, panelIndex: number, line: number, t: number): Edited {
   const panel = recipe.panels[panelIndex];
-  if (!panel || line < 1 || line > panel.t.length - 2)
+  if (!panel || line < 1 || line > panel.rowLines.length - 2)
     return refused('the edge of a panel is no line to move');
   const at = between(
     t,
-    panel.t[line - 1]!,
-    panel.t[line + 1]!,
+    panel.rowLines[line - 1]!,
+    panel.rowLines[line + 1]!,
     (from, to) => Math.abs(to - from),
     inRadii(recipe, CLOSEST_CM),
   );
   if (at === null) return refused(NO_ROOM);
   return edited(
-    withPanel(recipe, panelIndex, { ...panel, t: panel.t.map((own, i) => (i === line ? at : own)) }),
+    withPanel(recipe, panelIndex, {
+      ...panel,
+      rowLines: panel.rowLines.map((own, i) => (i === line ? at : own)),
+    }),
   );
 }
 
 /** Moves a cut between two sections of a row. Only the two sections beside it change. */
-export function moveCut(recipe: Recipe, panelIndex: number, row: number, cut: number, g: number): Edited {
+export function moveCut(
+  recipe: PartingRecipe,
+  panelIndex: number,
+  row: number,
+  cut: number,
+  g: number,
+): Edited {
   const panel = recipe.panels[panelIndex];
-  const cuts = panel?.g[row];
+  const cuts = panel?.cuts[row];
   if (!panel || !cuts || cuts[cut] === undefined) return refused('there is no such cut');
   const region = regionOf(recipe, panel);
-  const middle = (panel.t[row]! + panel.t[row + 1]!) / 2;
+  const middle = (panel.rowLines[row]! + panel.rowLines[row + 1]!) / 2;
   const [left, right] = acrossAt(region.polygon, middle);
   const across = (frame: CutFrame) => (from: number, to: number) =>
     sphereDistance(frame.at(from, middle), frame.at(to, middle));
@@ -74,7 +83,7 @@ export function moveCut(recipe: Recipe, panelIndex: number, row: number, cut: nu
   return edited(
     withPanel(recipe, panelIndex, {
       ...panel,
-      g: panel.g.map((own, r) => (r === row ? own.map((value, c) => (c === cut ? at : value)) : own)),
+      cuts: panel.cuts.map((own, r) => (r === row ? own.map((value, c) => (c === cut ? at : value)) : own)),
     }),
   );
 }
@@ -93,13 +102,13 @@ function acrossAt(polygon: readonly { f: number; t: number }[], t: number): read
 }
 
 /** Moves the worn part. The panels beside it are cut evenly again in the rows they have. */
-export function movePart(recipe: Recipe, points: PartPoints, load: LoadOf): Edited {
+export function movePart(recipe: PartingRecipe, points: PartPoints, load: LoadOf): Edited {
   if (recipe.part.points.length === 0) return refused('this parting has no part to move');
   const own = points.map(([t, f]) => [t, Math.min(PART_LIMIT, Math.max(-PART_LIMIT, f))] as const);
   if (own.some(([t], i) => i > 0 && t >= own[i - 1]![0])) {
     return refused('the points of a part go from the face to the nape');
   }
-  const moved: Recipe = { ...recipe, part: { ...recipe.part, points: own } };
+  const moved: PartingRecipe = { ...recipe, part: { ...recipe.part, points: own } };
   return edited({
     ...moved,
     panels: moved.panels.map((panel) =>
@@ -111,7 +120,7 @@ export function movePart(recipe: Recipe, points: PartPoints, load: LoadOf): Edit
 }
 
 /** How the hair a section differs between the two sides of the part: positive when the left has more. */
-function tilt(recipe: Recipe, load: LoadOf): number {
+function tilt(recipe: PartingRecipe, load: LoadOf): number {
   const side = { left: { load: 0, count: 0 }, right: { load: 0, count: 0 } };
   for (const panel of recipe.panels) {
     const own = PANELS[panel.id].side;
@@ -127,7 +136,7 @@ function tilt(recipe: Recipe, load: LoadOf): number {
  *
  * @source parting-map §6, "even out the part"; bisection, for the tilt rises with the shift
  */
-export function evenPart(recipe: Recipe, load: LoadOf): Edited {
+export function evenPart(recipe: PartingRecipe, load: LoadOf): Edited {
   if (recipe.part.points.length === 0) return refused('this parting has no part to move');
   const shifted = (by: number): PartPoints =>
     recipe.part.points.map(([t, f]) => [t, t > PART_FROM_T ? f + by : f] as const);

@@ -10,14 +10,14 @@ import { evennessOf } from '../evenness';
 import { EVEN_SIZES, generateRecipe } from '../generate';
 import { layOut } from '../layout';
 import { loadFor } from '../load';
-import type { Recipe } from '../recipe';
+import type { PartingRecipe } from '../recipe';
 import { evenOut } from './count';
 import type { Edited } from './edited';
 import { crossesItself, drawnPatch, roundPatch } from './patch';
 import { markSection } from './sections';
 
 const RADIUS_CM = RADIUS_CM_PER_CIRCUMFERENCE_CM * 56;
-const recipeOf = (count: number): Recipe =>
+const recipeOf = (count: number): PartingRecipe =>
   generateRecipe({
     circumferenceCm: 56,
     count,
@@ -27,7 +27,7 @@ const recipeOf = (count: number): Recipe =>
     sizes: EVEN_SIZES,
     own: {},
   });
-const done = (edit: Edited): Recipe => {
+const done = (edit: Edited): PartingRecipe => {
   if (!edit.ok) throw new Error(edit.why);
   return edit.recipe;
 };
@@ -132,7 +132,7 @@ describe('what is decided for one section', () => {
       (own, { key }) => markSection(own, key, { tool: 'rod-32' }),
       recipe,
     );
-    const planOf = (parted: Recipe, diameterMm: number) => {
+    const planOf = (parted: PartingRecipe, diameterMm: number) => {
       const brief = readOrThrow(
         aBrief({
           set: {

@@ -49,7 +49,7 @@ function smoothed(points: readonly ChartPoint[]): ChartPoint[] {
  */
 export function drawnPatch(layout: Layout, points: readonly ChartPoint[]): Edited {
   const outline = smoothed(points);
-  const radiusCm = RADIUS_CM_PER_CIRCUMFERENCE_CM * layout.recipe.C;
+  const radiusCm = RADIUS_CM_PER_CIRCUMFERENCE_CM * layout.recipe.circumferenceCm;
   if (outline.length < 3 || polygonArea(outline) * radiusCm ** 2 < LEAST_CM2) {
     return refused('draw a loop round what is left out, at least the size of a fingertip');
   }
@@ -65,7 +65,7 @@ export function roundPatch(layout: Layout, key: string, diameterCm: number): Edi
   const away = Math.hypot(x, y);
   // The chart is stretched across its radius and pressed along it by the same factor.
   const stretch = Math.sqrt(Math.max(0.2, 1 - (away * away) / 4));
-  const radius = diameterCm / 2 / (RADIUS_CM_PER_CIRCUMFERENCE_CM * layout.recipe.C);
+  const radius = diameterCm / 2 / (RADIUS_CM_PER_CIRCUMFERENCE_CM * layout.recipe.circumferenceCm);
   const [cos, sin] = away > 1e-9 ? [x / away, y / away] : [1, 0];
   return excludePatch(
     layout,

@@ -5,7 +5,7 @@ import { polygonArea } from '../../sphere/polygon';
 import { layOut, type Layout, type LaidSection } from '../layout';
 import type { LoadOf } from '../load';
 import { cutForLoad, lineLengthAt } from '../plan-panel';
-import type { Recipe, SectionMark } from '../recipe';
+import type { PartingRecipe, SectionMark, SplitAxis } from '../recipe';
 import { edited, inRadii, refused, type Edited } from './edited';
 
 /** A part of a split section is no smaller than this, cm². */
@@ -30,7 +30,7 @@ const GONE = 'that section is not there any more';
  *
  * @source parting-map §6
  */
-export function splitSection(layout: Layout, key: string, load: LoadOf, axis?: 'g' | 't'): Edited {
+export function splitSection(layout: Layout, key: string, load: LoadOf, axis?: SplitAxis): Edited {
   const { recipe } = layout;
   const section = find(layout, key);
   if (!section) return refused(GONE);
@@ -43,9 +43,9 @@ export function splitSection(layout: Layout, key: string, load: LoadOf, axis?: '
   const ts = outline.map((point) => point.t);
   const [back, face] = [Math.min(...ts), Math.max(...ts)];
   const width = lineLengthAt(outline, frame, (back + face) / 2);
-  const own = axis ?? (width ** 2 > polygonArea(outline) ? 'g' : 't');
+  const own = axis ?? (width ** 2 > polygonArea(outline) ? 'cut' : 'row');
   const half = load(outline) / 2;
-  const at = cutForLoad(outline, frame, own === 'g' ? 'f' : 't', half, TOLERANCE * half, load);
+  const at = cutForLoad(outline, frame, own === 'cut' ? 'f' : 't', half, TOLERANCE * half, load);
   return edited({ ...recipe, splits: [...recipe.splits, { key, axis: own, at }] });
 }
 
@@ -125,7 +125,7 @@ export function unmergeSection({ recipe }: Layout, key: string): Edited {
 }
 
 /** Decides something for one section; a value of undefined takes it back. */
-export function markSection(recipe: Recipe, key: string, change: SectionMark): Recipe {
+export function markSection(recipe: PartingRecipe, key: string, change: SectionMark): PartingRecipe {
   const mark = Object.fromEntries(
     Object.entries({ ...recipe.marks[key], ...change }).filter(([, value]) => value !== undefined),
   ) as SectionMark;

@@ -124,7 +124,7 @@ export function DeskMap({ brief, answer, isCurrent, head, tools, view, onView, o
           hand={hand}
           toolKind={toolKindOfSet(brief.set)}
           tools={tools}
-          scalpCm2={scalpAreaCm2(hand.layout.recipe.C)}
+          scalpCm2={scalpAreaCm2(hand.layout.recipe.circumferenceCm)}
           isDrawing={view.isDrawing}
           onDraw={(isDrawing) => onView({ kind: 'draw', isDrawing })}
           onAnew={brief.parting?.recipe ? () => onChange({ parting: partedAnew(brief) }) : null}
@@ -151,7 +151,7 @@ const editing = (hand: HandParting, { isTurned, isDrawing }: DeskView, onView: (
     <MapHandles
       hand={hand}
       turned={isTurned}
-      radiusCm={RADIUS_CM_PER_CIRCUMFERENCE_CM * hand.layout.recipe.C}
+      radiusCm={RADIUS_CM_PER_CIRCUMFERENCE_CM * hand.layout.recipe.circumferenceCm}
     />
   ),
 });

@@ -173,14 +173,14 @@ function SectionTools({
       )}
       <Choice
         label="Direction"
-        value={mark.dir ?? ''}
+        value={mark.direction ?? ''}
         options={[
           { value: '', label: 'turned as usual' },
           { value: 'away', label: 'away from the face' },
           { value: 'left', label: 'to the left' },
           { value: 'right', label: 'to the right' },
         ]}
-        onChange={(dir) => decide({ dir: (dir || undefined) as SectionMark['dir'] })}
+        onChange={(dir) => decide({ direction: (dir || undefined) as SectionMark['direction'] })}
       />
       {toolKind && sizes.length > 0 && (
         <Choice

@@ -14,7 +14,7 @@ import { aspectOf, evennessOf, type Evenness } from '@/core/parting/evenness';
 import { generateRecipe } from '@/core/parting/generate';
 import { layOut, type LaidSection, type Layout } from '@/core/parting/layout';
 import { loadFor, type LoadOf } from '@/core/parting/load';
-import { recipeCount, type Recipe } from '@/core/parting/recipe';
+import { recipeCount, type PartingRecipe } from '@/core/parting/recipe';
 import { techniqueOf } from '@/core/techniques';
 import type { ChartPoint } from '@/core/sphere/crown-chart';
 import { withRecipe } from '@/core/draft/edits';
@@ -50,12 +50,12 @@ export interface HandParting {
 export function useHandParting(
   isOn: boolean,
   brief: DraftBrief,
-  answered: Recipe | null,
+  answered: PartingRecipe | null,
   isCurrent: boolean,
   onChange: (part: Partial<DraftBrief>) => void,
 ): HandParting | null {
-  const own = (brief.parting?.recipe as Recipe | undefined) ?? answered;
-  const [preview, setPreview] = useState<{ from: Recipe; recipe: Recipe } | null>(null);
+  const own = (brief.parting?.recipe as PartingRecipe | undefined) ?? answered;
+  const [preview, setPreview] = useState<{ from: PartingRecipe; recipe: PartingRecipe } | null>(null);
   const [selectedKey, setSelectedKey] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   // A preview belongs to the lines it was dragged from.
@@ -66,7 +66,7 @@ export function useHandParting(
     const given = JSON.parse(sizes) as Partial<Record<string, number>>;
     return loadFor(
       perZone((zone) => given[zone] ?? 1),
-      JSON.parse(leftOut) as Recipe['exclude'],
+      JSON.parse(leftOut) as PartingRecipe['exclude'],
     );
   }, [sizes, leftOut]);
   const laid = useMemo(() => {
@@ -85,7 +85,7 @@ export function useHandParting(
     if (!isOn || !own || !hasOwnLines) return null;
     const given = JSON.parse(sizes) as Partial<Record<string, number>>;
     const spec = {
-      circumferenceCm: own.C,
+      circumferenceCm: own.circumferenceCm,
       count: recipeCount(own),
       pattern: own.pattern,
       part: own.part.kind,

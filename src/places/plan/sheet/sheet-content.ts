@@ -97,7 +97,7 @@ function ownToolLines({ view, recipe }: AnsweredView, brief: DraftBrief, units: 
     if (toolDiameterMm && toolDiameterMm !== usual(zone)?.diameterMm)
       bySize.set(toolDiameterMm, [...(bySize.get(toolDiameterMm) ?? []), number]);
   const ownWay = new Map<Winding, number[]>();
-  const isMarked = Object.values(recipe.marks).some((mark) => mark.dir !== undefined);
+  const isMarked = Object.values(recipe.marks).some((mark) => mark.direction !== undefined);
   if (isMarked)
     for (const { number, winding } of view.plan.sections)
       if (winding) ownWay.set(winding, [...(ownWay.get(winding) ?? []), number]);

@@ -8,6 +8,7 @@ import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { heads, plans } from '../schema';
 import { findHead, sameMeasure } from './heads';
+import { briefShape, setOfBrief } from './kept-brief';
 import { readJson, readJsonText, requireJson } from './json';
 import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './paging';
 
@@ -38,7 +39,6 @@ export interface PlanContent {
 
 const partOf = (path: string) =>
   sql<string | null>`case when json_valid(${plans.brief}) then json_extract(${plans.brief}, ${path}) end`;
-const setOfBrief = z.looseObject({ technique: z.string(), sections: z.number().optional() });
 
 async function listed(
   reader: Reader,
@@ -147,8 +147,6 @@ export async function countPlans(reader: Reader, studioId: string): Promise<Reco
   return { open: of(PLAN_LISTS.open), aside: of(PLAN_LISTS.aside), done: of(PLAN_LISTS.done) };
 }
 
-/** Enough to show a brief; whether it adds up is for `readBrief` to say. */
-const briefShape = z.looseObject({ head: z.looseObject({}), set: setOfBrief });
 const layerIds = z.array(z.string().nullable());
 
 /**

@@ -1,10 +1,10 @@
 import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
-import { z } from 'zod';
 import type { BriefInput } from '@/core/formats/brief';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import type { Reader } from '../client';
 import { heads, outcomes, sets } from '../schema';
 import { readJsonText } from './json';
+import { setOfBrief } from './kept-brief';
 import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './paging';
 
 export type DaysForecast = PlanFile['daysPresentable'];
@@ -34,8 +34,7 @@ export interface SetListing {
   readonly costMinor: number | null;
 }
 
-/** The two parts of a kept brief and forecast that a list shows. The whole is read with the set itself. */
-export const setOfBrief = z.looseObject({ technique: z.string(), sections: z.number().optional() });
+/** What a list shows of a kept forecast. The whole is read with the set itself. */
 const { daysPresentable: daysOfForecast } = planFile.shape;
 /** What every row of a set tells, alone or in a list. */
 export const facts = {

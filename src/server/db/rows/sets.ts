@@ -8,7 +8,8 @@ import { runState, type RunState } from '@/core/run/run-state';
 import type { Reader } from '../client';
 import { heads, outcomes, sets, setSections, wearDays } from '../schema';
 import { readJson, requireJson } from './json';
-import { facts, setOfBrief, standing, type SetListing } from './set-lists';
+import { briefShape } from './kept-brief';
+import { facts, standing, type SetListing } from './set-lists';
 import { eventsOf } from './set-log';
 import type { Outcome, WearDay } from './wear';
 
@@ -31,8 +32,6 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
   readonly outcome: Outcome | null;
 }
 
-/** Enough to show a brief; whether it adds up is for `readBrief` to say. */
-const briefShape = z.looseObject({ head: z.looseObject({}), set: setOfBrief });
 const layerIds = z.array(z.string().nullable());
 const belief = z.looseObject({ lnRates: z.array(z.number()), weights: z.array(z.number()) });
 

@@ -126,7 +126,7 @@ describe('tools', () => {
 });
 
 describe('own mixes', () => {
-  const recipe = async () => {
+  const mixOfTwo = async () => {
     const [cream, gel] = [
       await put({ name: 'Cream', role: 'cream' }),
       await put({ name: 'Gel', role: 'gel' }),
@@ -172,7 +172,7 @@ describe('own mixes', () => {
   };
 
   it('a batch takes its ingredients and stands there, and the next one takes its place', async () => {
-    const { cream, batch, mix } = await recipe();
+    const { cream, batch, mix } = await mixOfTwo();
     const first = await batch(60);
     const made = (await findProduct(database.db, studioId, first))!;
     expect([made.leftG, made.mixId, made.useBy]).toEqual([60, mix.id, '2027-03-27']);
@@ -182,23 +182,23 @@ describe('own mixes', () => {
   });
 
   it('too large a batch takes nothing at all', async () => {
-    const { cream, gel, batch } = await recipe();
+    const { cream, gel, batch } = await mixOfTwo();
     expect(await codeOf(batch(160))).toBe('invalid');
     for (const id of [cream, gel]) expect((await findProduct(database.db, studioId, id))!.usedSinceG).toBe(0);
     const tub = (await listProducts(database.db, studioId)).find(({ mixId }) => mixId !== null)!;
     expect(tub).toMatchObject({ leftG: 0, openedOn: null });
   });
 
-  it('a recipe taken off leaves its batch on the shelf', async () => {
-    const { mix, batch } = await recipe();
+  it('a mix taken off leaves its batch on the shelf', async () => {
+    const { mix, batch } = await mixOfTwo();
     const made = await batch(60);
     await database.write((tx) => takeOff(tx, studioId, 'mix', mix.id));
     expect(await listMixes(database.db, studioId)).toEqual([]);
     expect((await findProduct(database.db, studioId, made))!.mixId).toBeNull();
   });
 
-  it('a recipe has a tub that can be planned and must be made first; it follows the recipe and goes with it', async () => {
-    const { mix } = await recipe();
+  it('a mix has a tub that can be planned and must be made first; it follows the mix and goes with it', async () => {
+    const { mix } = await mixOfTwo();
     const tub = async () =>
       (await listProducts(database.db, studioId)).find(({ mixId }) => mixId === mix.id) ?? null;
     expect(isUnmade((await tub())!)).toBe(true);

@@ -47,7 +47,7 @@ export const listTools = (reader: Reader, studioId: string): Promise<Tool[]> =>
     .where(eq(tools.studioId, studioId))
     .orderBy(asc(tools.kind), asc(tools.diameterMm));
 
-/** Recipes of a studio, by name. */
+/** Mixes of a studio, by name. */
 export const listMixes = async (reader: Reader, studioId: string): Promise<Mix[]> =>
   (await reader.select().from(mixes).where(eq(mixes.studioId, studioId)).orderBy(asc(mixes.name))).map(
     readMix,
@@ -94,7 +94,7 @@ export const findTool = async (reader: Reader, studioId: string, id: string): Pr
       .where(own(tools, studioId, id))
   )[0] ?? null;
 
-/** One recipe, or null. */
+/** One mix, or null. */
 export const findMix = async (reader: Reader, studioId: string, id: string): Promise<Mix | null> =>
   (
     await reader
@@ -152,7 +152,7 @@ export async function saveTool(
 }
 
 /**
- * Keeps a recipe. Its tub stands on the shelf from then on, empty until a batch is made, so that it can be planned.
+ * Keeps a mix. Its tub stands on the shelf from then on, empty until a batch is made, so that it can be planned.
  *
  * @param like what the mix is like, from what is in it
  */
@@ -176,7 +176,7 @@ export async function saveMix(
     .update(mixes)
     .set({ ...card, revision: next })
     .where(own(mixes, studioId, id));
-  // A batch that was made is what it is; only a tub that waits for one follows the recipe.
+  // A batch that was made is what it is; only a tub that waits for one follows the mix.
   await tx
     .update(products)
     .set(tub)
@@ -189,7 +189,7 @@ export type ShelfKind = keyof typeof TABLES;
 
 /** Takes something off the shelf. Plans that named it keep its role. */
 export const takeOff = async (tx: Tx, studioId: string, kind: ShelfKind, id: string): Promise<void> => {
-  // The empty tub of a recipe goes with it; a batch stays.
+  // The empty tub of a mix goes with it; a batch stays.
   if (kind === 'mix')
     await tx
       .delete(products)
@@ -238,7 +238,7 @@ export async function countAsUsed(
 
 /**
  * Puts a freshly made batch on the shelf and counts its ingredients as used. What was left of an older batch
- * of the same recipe is gone with it.
+ * of the same mix is gone with it.
  *
  * @throws AppError invalid when an ingredient is not there, or too little of it
  */
@@ -257,7 +257,7 @@ export async function makeBatch(
   const errors = batch.takes.flatMap(({ productId, grams }) => {
     const product = shelf.find((one) => one.id === productId);
     if (!product)
-      return [{ path: 'parts', message: 'an ingredient is no longer on the shelf; change the recipe' }];
+      return [{ path: 'parts', message: 'an ingredient is no longer on the shelf; change the mix' }];
     const left = leftNowG(product);
     return left !== null && left < grams
       ? [

@@ -3,7 +3,7 @@ import type { MixPart } from '@/core/shelf/mix';
 import { json } from './columns';
 import { ofStudio } from './studios';
 
-/** A studio's own recipe: what goes in, how much is made at once, and how long it keeps. */
+/** A studio's own mix: what goes in, how much is made at once, and how long it keeps. */
 export const mixes = sqliteTable(
   'mixes',
   {

@@ -30,7 +30,7 @@ export const products = sqliteTable(
     useBy: text('use_by'),
     notes: text('notes').notNull().default(''),
     ingredients: text('ingredients').notNull().default(''),
-    /** The recipe it was mixed by; null for what was bought. */
+    /** The mix it was mixed by; null for what was bought. */
     mixId: text('mix_id').references(() => mixes.id, { onDelete: 'set null' }),
     revision: integer('revision').notNull().default(1),
   },
