@@ -7,6 +7,7 @@ import { HAND_UNIT_IDS } from '../products/hand-units';
 
 const number = z.number();
 const spread = z.strictObject({ p10: number, p50: number, p90: number });
+const range = z.strictObject({ p10: number, p90: number });
 const reason = z.strictObject({ factor: z.string(), effect: number, text: z.string() });
 const lookWithWhy = z.strictObject({ ...spread.shape, why: z.array(reason) });
 
@@ -133,6 +134,10 @@ export const planFile = z
       frizz: lookWithWhy,
       volume: number,
       volumeWhy: z.array(reason),
+      ranges: z
+        .strictObject({ curlDiameterMm: range, stretch: range, volume: range })
+        .optional()
+        .describe('of what is expected at takedown; missing in forecasts of before'),
       byDay: z.array(
         z.strictObject({
           day: z.int(),

@@ -32,6 +32,7 @@ import {
 import { dryingReasons } from './drying-reasons';
 import { hairCountCv } from './hair-variation';
 import { isoWithOffset } from './iso-time';
+import { rangesAround } from './result-ranges';
 import { resultOf, type SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
 import { zoneGroups } from './zone-groups';
@@ -282,6 +283,11 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       frizz: { ...indexSpread(result.frizz), why: [...result.frizz.why] },
       volume: result.volume.value,
       volumeWhy: [...result.volume.why],
+      ranges: rangesAround({
+        curlDiameterMm: firstDay.curlDiameterMm,
+        stretch: firstDay.stretch,
+        volume: result.volume.value,
+      }),
       byDay: [...result.byDay],
     },
     daysPresentable: {

@@ -12,6 +12,7 @@ import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
+import { rangesOf } from '@/core/plan/result-ranges';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { listed } from '@/core/words/words';
 import {
@@ -34,11 +35,7 @@ import { handsOnOf, partWords } from './hands-on';
 import styles from './forecast-panel.module.css';
 import type { Refining } from './use-forecast';
 
-/** A range a quarter either way (set-geometry §12). */
-const CURL_RANGE = 0.25;
 const MOST_REASONS = 4;
-/** Half range of volume, points (set-geometry §12). */
-const VOLUME_RANGE = 1;
 
 export interface ForecastPanelProps {
   readonly answer: AnsweredView;
@@ -70,7 +67,7 @@ function figuresOf(
   const { handsOn, result, daysPresentable } = plan;
   const hands = handsOnOf(plan);
   const product = plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
-  const curl = result.curlDiameterMm;
+  const ranges = rangesOf(result);
   const { curlName } = techniqueOf(plan.sections[0]!.technique as TechniqueId);
   const upTo = (low: number, high: number) => `${formatIndex(low)} to ${formatIndex(high)}`;
   const perZone = Object.values(result.visibleLengthCm);
@@ -88,13 +85,13 @@ function figuresOf(
     },
     curl: {
       name: curlName === 'curl' ? 'Curl' : curlName === 'wave' ? 'Wave' : 'Crimp',
-      value: formatDiameter(curl, units),
-      note: `${formatDiameter(curl * (1 - CURL_RANGE), units)} to ${formatDiameter(curl * (1 + CURL_RANGE), units)}, own coil ${formatDiameter(ownCoilMm, units)}`,
+      value: formatDiameter(result.curlDiameterMm, units),
+      note: `${formatDiameter(ranges.curlDiameterMm.p10, units)} to ${formatDiameter(ranges.curlDiameterMm.p90, units)}, own coil ${formatDiameter(ownCoilMm, units)}`,
     },
     shows: {
       name: 'Shows',
       value: formatLength(result.stretch * meanLengthCm, units),
-      note: `of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(result.stretch * 100 - 10)} to ${Math.min(100, Math.round(result.stretch * 100 + 10))} %${longest - shortest > 1 ? `; ${formatLength(shortest, units)} to ${formatLength(longest, units)} by zone` : ''}`,
+      note: `of ${formatLength(meanLengthCm, units)}, stretch ${Math.round(100 * ranges.stretch.p10)} to ${Math.round(100 * ranges.stretch.p90)} %${longest - shortest > 1 ? `; ${formatLength(shortest, units)} to ${formatLength(longest, units)} by zone` : ''}`,
     },
     definition: {
       name: 'Definition',
@@ -112,7 +109,7 @@ function figuresOf(
       name: 'Volume',
       value: formatIndex(result.volume),
       unit: 'of 10',
-      note: `${upTo(Math.max(0, result.volume - VOLUME_RANGE), Math.min(10, result.volume + VOLUME_RANGE))}; how full it is`,
+      note: `${upTo(ranges.volume.p10, ranges.volume.p90)}; how full it is`,
     },
     product: {
       name: 'Product',

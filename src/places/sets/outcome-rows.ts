@@ -1,4 +1,5 @@
 import type { PlanFile } from '@/core/formats/plan-file';
+import { rangesOf } from '@/core/plan/result-ranges';
 import { agreedChecks, type DrynessCheck } from '@/core/drying/dryness-checks';
 
 /** One line of forecast against what happened, as plain figures. */
@@ -27,8 +28,6 @@ export interface WhatHappened {
   readonly endedByItself: boolean;
 }
 
-const STRETCH_HALF_RANGE = 0.1;
-
 /** Whether what happened lies in the band; null while that cannot be said. */
 export function heldUp({ low, high, happened }: OutcomeRow): boolean | null {
   if (happened === null) return null;
@@ -40,6 +39,7 @@ export function heldUp({ low, high, happened }: OutcomeRow): boolean | null {
 
 /** Lays a forecast beside what happened. */
 export function outcomeRows(plan: PlanFile, seen: WhatHappened): OutcomeRow[] {
+  const { stretch } = rangesOf(plan.result);
   const { lastDampH, firstDryH } = agreedChecks(seen.checks);
   const dry: OutcomeRow['happened'] =
     lastDampH !== null && firstDryH !== null
@@ -66,9 +66,9 @@ export function outcomeRows(plan: PlanFile, seen: WhatHappened): OutcomeRow[] {
     },
     {
       id: 'stretch',
-      low: plan.result.stretch - STRETCH_HALF_RANGE,
+      low: stretch.p10,
       middle: plan.result.stretch,
-      high: plan.result.stretch + STRETCH_HALF_RANGE,
+      high: stretch.p90,
       happened: value(seen.stretch),
     },
     {
