@@ -266,13 +266,12 @@ describe('any chain of edits', () => {
         fc.array(step, { minLength: 1, maxLength: 8 }),
         (count, part, steps) => {
           const start = recipeOf(Math.max(6, count), { part });
-          const history = [start];
+          const before = JSON.stringify(start);
           let current = start;
           for (const own of steps) {
             const next = apply(current, own);
             if (!next.ok) continue;
             current = next.recipe;
-            history.push(current);
           }
           const layout = layOut(current);
           const patches = current.exclude.map((patch) => patch.map(([x, y]) => ({ x, y })));
@@ -285,10 +284,10 @@ describe('any chain of edits', () => {
           }
           expect(layout.sections.map(({ number }) => number)).toEqual(layout.sections.map((_, i) => i + 1));
           // Edits make new recipes: what stood before is still there, untouched.
-          expect(JSON.stringify(history[0])).toBe(JSON.stringify(recipeOf(Math.max(6, count), { part })));
+          expect(JSON.stringify(start)).toBe(before);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 });

@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../../tests/support/briefs';
 import type { BriefInput } from '@/core/formats/brief';
 import { briefOfFile } from '@/core/formats/brief-of-file';
-import { answerView } from '@/core/plan/answer-view';
+import { answerView, type AnsweredView } from '@/core/plan/answer-view';
 import { wrapped } from '@/core/sheet/flow';
 import { PAPERS, type PaperId, type Sheet } from '@/core/sheet/mark';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
@@ -20,16 +20,26 @@ import { sheetSvg } from '@/server/sheet/svg';
 const URL_OF_SET = 'http://127.0.0.1:3000/open/0mwvvtrf6ce951b3883909e5a3c6b';
 const NOON = Date.UTC(2027, 2, 12, 12);
 
+/** The forecast of a brief, worked out once for all its papers. */
+const forecasts = new WeakMap<BriefInput, AnsweredView>();
+function answered(brief: BriefInput): AnsweredView {
+  const known = forecasts.get(brief);
+  if (known) return known;
+  const answer = answerView(brief);
+  if (!answer.ok) throw new Error(answer.errors[0]!.message);
+  forecasts.set(brief, answer.value);
+  return answer.value;
+}
+
 function sheetOf(
   brief: BriefInput,
   paper: PaperId = 'a4',
   change: { name?: string; allergies?: string; title?: string } = {},
 ): Sheet {
-  const answer = answerView(brief);
-  if (!answer.ok) throw new Error(answer.errors[0]!.message);
+  const answer = answered(brief);
   const words = sheetWords({
     content: { title: change.title ?? 'A set', brief, layerProductIds: [] },
-    answer: answer.value,
+    answer,
     head: { name: change.name ?? 'Wren', description: 'dense coils', allergies: change.allergies ?? '' },
     schools: {},
     products: [],
@@ -40,14 +50,17 @@ function sheetOf(
   });
   return composeSheet(
     words,
-    { sections: answer.value.drawn, partPath: answer.value.partPath },
+    { sections: answer.drawn, partPath: answer.partPath },
     qrModules(URL_OF_SET),
     paper,
     measure,
   );
 }
 const timed = (change: Parameters<typeof aBrief>[0] = {}) =>
-  aBrief({ ...change, brief: { wearBy: '2027-03-13T09:00', timeZone: 'Europe/Lisbon', ...change.brief } });
+  aBrief({
+    ...change,
+    brief: { wearBy: '2027-03-13T09:00', timeZone: 'Europe/Lisbon', draws: 40, ...change.brief },
+  });
 const textOf = (sheet: Sheet) =>
   sheet.marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])).join('\n');
 
@@ -119,14 +132,13 @@ describe('the plan sheet', () => {
         const said = textOf(sheet);
         expect(said, brief.set.technique).toContain('Layers, in order');
         expect(said, brief.set.technique).toContain('Takedown and nights');
-        for (const mark of sheet.marks) {
-          if (mark.kind !== 'text') continue;
+        const cutOff = sheet.marks.filter((mark) => {
+          if (mark.kind !== 'text') return false;
           const wide = measure(mark.text, mark.sizePt, mark.face);
           const left = mark.xMm - { start: 0, middle: wide / 2, end: wide }[mark.align];
-          expect(left, mark.text).toBeGreaterThanOrEqual(6);
-          expect(left + wide, mark.text).toBeLessThanOrEqual(sheet.widthMm - 6);
-          expect(mark.yMm, mark.text).toBeLessThanOrEqual(sheet.heightMm - 6);
-        }
+          return left < 6 || left + wide > sheet.widthMm - 6 || mark.yMm > sheet.heightMm - 6;
+        });
+        expect(cutOff, brief.set.technique).toEqual([]);
       }
     }
   });
