@@ -45,6 +45,8 @@ export function aBrief(
     },
     wear: { night: 'gather-and-bonnet', separations: 2, fluffing: 1, hands: 'oiled', ...change.wear },
     room: { temperatureC: 22, relativeHumidity: 0.45, dewPointOutsideC: 12, ...change.room },
+    // Few, for many are worked out; what must be exact asks for more.
+    draws: 60,
     ...change.brief,
   };
 }

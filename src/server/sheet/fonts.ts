@@ -73,6 +73,18 @@ const widthPt = ({ font }: FontFile, text: string, sizePt: number) =>
 export const runWidthPt = ({ file, text }: Run, sizePt: number, face: FaceId): number =>
   widthPt(fontFiles()[face][file]!, text, sizePt);
 
-/** Measures with the fonts that are drawn with. */
-export const measure: Measure = (text, sizePt, face) =>
-  MM_PER_PT * runsOf(text, face).reduce((sum, run) => sum + runWidthPt(run, sizePt, face), 0);
+const widths = new Map<string, number>();
+/** Widths that are kept: those of a few sheets. */
+const MOST_WIDTHS = 20_000;
+
+/** Measures with the fonts that are drawn with. A sheet tries its words in several sizes: their width scales. */
+export const measure: Measure = (text, sizePt, face) => {
+  const key = `${face}/${text}`;
+  let perPt = widths.get(key);
+  if (perPt === undefined) {
+    perPt = runsOf(text, face).reduce((sum, run) => sum + runWidthPt(run, 1, face), 0);
+    if (widths.size >= MOST_WIDTHS) widths.clear();
+    widths.set(key, perPt);
+  }
+  return MM_PER_PT * sizePt * perPt;
+};
