@@ -13,6 +13,7 @@ import { goodDay } from '../coefficients/good-day';
 import { hair } from '../coefficients/hair';
 import { pace } from '../coefficients/pace';
 import { handsOn, result } from '../coefficients/result';
+import { setShape } from '../coefficients/set-shape';
 import { thresholds } from '../coefficients/thresholds';
 import { techniques } from '../techniques';
 
@@ -33,6 +34,7 @@ export const PARAMETER_TABLES = {
   'zone-exposure': { title: 'How freely air reaches a zone', records: zoneExposure.records },
   'draw-spread': { title: 'What is only roughly known of a drying head', records: drawSpread.records },
   'drying-spread': { title: 'What each of those does to the time', records: dryingSpread.records },
+  'set-shape': { title: 'How hair lies in a set', records: setShape.records },
   result: { title: 'Look, life and curl', records: result.records },
   'hands-on': { title: 'Hands-on time', records: handsOn.records },
   pace: { title: 'Live pace', records: pace.records },

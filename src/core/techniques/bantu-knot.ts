@@ -1,10 +1,7 @@
+import { setShape } from '../coefficients/set-shape';
 import { knotForm } from './knot-form';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
-
-/** A knot counts as this share of its rope when sections are compared for definition, and outside the curl. */
-const DEFINING_ROPE = 0.75;
-const OUTSIDE_ROPE = 0.6;
 
 export const bantuKnot = defineTechnique({
   id: 'bantu-knot',
@@ -46,8 +43,8 @@ export const bantuKnot = defineTechnique({
     const knot = knotForm(hair);
     return {
       nodes: knot.nodes,
-      thicknessMm: OUTSIDE_ROPE * knot.ropeMm,
-      definingMm: DEFINING_ROPE * knot.ropeMm,
+      thicknessMm: setShape.value.knotOutside * knot.ropeMm,
+      definingMm: setShape.value.knotDefining * knot.ropeMm,
       fit: null,
       knot,
     };

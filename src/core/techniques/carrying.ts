@@ -1,3 +1,4 @@
+import { thresholds } from '../coefficients/thresholds';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '.';
 import type { HairInSet, Tool } from './bundle';
 import { bundleOf, type BundleSource } from './bundle-of';
@@ -88,8 +89,6 @@ function sizeThatFits(technique: Technique, hair: HairInSet): number | null {
 /** Most sections a zone is asked to be split into to make a tool fit. */
 const MOST_SPLIT = 4;
 const MOST_PROPOSALS = 3;
-/** Hair shorter than this is set by its length before anything else. */
-const SHORT_CM = 8;
 
 /**
  * What can be done where the hair cannot carry what is planned: another size, more sections, another technique.
@@ -176,5 +175,5 @@ function rankOf(id: TechniqueId, from: Technique, lengthCm: number): number {
   const { longestCm, shortestCm } = technique.coefficients.value;
   // On short hair, what is usually done on hair about as long comes first.
   const usualCm = Math.sqrt(shortestCm * longestCm);
-  return lengthCm < SHORT_CM ? Math.abs(Math.log(lengthCm / usualCm)) : kin;
+  return lengthCm < thresholds.value.shortHairCm ? Math.abs(Math.log(lengthCm / usualCm)) : kin;
 }

@@ -1,10 +1,11 @@
+import { setShape } from '../coefficients/set-shape';
 import { curveMeans, equivalentHelix, scaledHelix, twiceTwistedStrand } from './strand-curves';
-import { radians, ropeForm } from './rope-form';
+import { ropeForm } from './rope-form';
+import { radians } from '../units/angle';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
 
-const LAY_DEG = 42;
-const MEANS = curveMeans(twiceTwistedStrand(radians(LAY_DEG)));
+const MEANS = curveMeans(twiceTwistedStrand(radians(setShape.value.doubleTwistLay)));
 /** For a pair of radius 1 mm. */
 const UNIT_HELIX = equivalentHelix(MEANS.curvature, MEANS.lengthRatio);
 

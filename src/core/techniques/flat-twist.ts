@@ -1,11 +1,11 @@
+import { setShape } from '../coefficients/set-shape';
 import { helixFromLay } from '../curl/helix';
-import { radians, ropeForm } from './rope-form';
+import { ropeForm } from './rope-form';
+import { radians } from '../units/angle';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
 
-const LAY_DEG = 28;
-/** Share of the rope there is at the start of the row; the rest is picked up along it. */
-const AT_START = 0.4;
+const { flatTwistAtStart: atStart, flatTwistLay } = setShape.value;
 
 export const flatTwist = defineTechnique({
   id: 'flat-twist',
@@ -54,6 +54,6 @@ export const flatTwist = defineTechnique({
   leaveInDays: 14,
   form: ({ ropeMm }) =>
     ropeForm(ropeMm, (share) =>
-      helixFromLay((ropeMm / 2) * Math.sqrt(AT_START + (1 - AT_START) * share), radians(LAY_DEG)),
+      helixFromLay((ropeMm / 2) * Math.sqrt(atStart + (1 - atStart) * share), radians(flatTwistLay)),
     ),
 });

@@ -1,12 +1,10 @@
 import { ALONG_HAIR } from '../curl/along-hair';
 import type { Helix } from '../curl/helix';
 import { result } from '../coefficients/result';
+import { setShape } from '../coefficients/set-shape';
+import { thresholds } from '../coefficients/thresholds';
 import type { Bundle } from './bundle';
-
-const LAY = (35 * Math.PI) / 180;
-const CONE = (35 * Math.PI) / 180;
-/** Each turn takes this much of the slack left in the first one (assumed: winding tightens). */
-const SLACK_PER_TURN = 0.04;
+import { radians } from '../units/angle';
 
 /** A rope wound round its own base (set-geometry §4, knot). */
 export interface KnotForm {
@@ -43,6 +41,12 @@ function angleAt(lengthMm: number, r1: number, b: number, h: number): number {
   return theta;
 }
 
+function comfortOf(slackLeft: number, heightMm: number, crowding: number): KnotForm['comfort'] {
+  const t = thresholds.value;
+  if (slackLeft < 0 || crowding > t.crowdedKnot) return 'tight';
+  return slackLeft < t.knotSlack || heightMm > t.highKnotMm || crowding > t.closeKnot ? 'watch' : 'easy';
+}
+
 /**
  * Geometry of a knot: a conical spiral of the rope round a post of itself.
  *
@@ -51,18 +55,20 @@ function angleAt(lengthMm: number, r1: number, b: number, h: number): number {
  */
 export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'sectionCm2'>): KnotForm {
   const slack = result.value.knotSlack;
+  const c = setShape.value;
+  const cone = radians(c.knotCone);
   const ropeMm = Math.sqrt((4 * bundle.grossMm2) / Math.PI);
-  const ropeLengthMm = bundle.lengthMm * Math.cos(LAY);
+  const ropeLengthMm = bundle.lengthMm * Math.cos(radians(c.knotLay));
   const postRadius = 0.5 * ropeMm * (1 + slack);
   const r1 = postRadius + ropeMm / 2;
-  const b = (ropeMm * Math.cos(CONE)) / (2 * Math.PI);
-  const h = (ropeMm * Math.sin(CONE)) / (2 * Math.PI);
-  const postMm = Math.min(0.25 * ropeLengthMm, 1.5 * ropeMm);
+  const b = (ropeMm * Math.cos(cone)) / (2 * Math.PI);
+  const h = (ropeMm * Math.sin(cone)) / (2 * Math.PI);
+  const postMm = Math.min(c.knotPostShare * ropeLengthMm, c.knotPostRopes * ropeMm);
   const theta = angleAt(ropeLengthMm - postMm, r1, b, h);
   const turns = theta / (2 * Math.PI);
   const diameterMm = 2 * (r1 + b * theta) + ropeMm;
   const heightMm = h * theta + ropeMm;
-  const slackLeft = slack - SLACK_PER_TURN * turns;
+  const slackLeft = slack - c.knotSlackPerTurn * turns;
   const crowding = diameterMm / (10 * Math.sqrt(bundle.sectionCm2));
   return {
     ropeMm,
@@ -71,15 +77,10 @@ export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'section
     heightMm,
     slackLeft,
     crowding,
-    comfort:
-      slackLeft < 0 || crowding > 1.3
-        ? 'tight'
-        : slackLeft < 0.1 || heightMm > 32 || crowding > 1.1
-          ? 'watch'
-          : 'easy',
+    comfort: comfortOf(slackLeft, heightMm, crowding),
     nodes: ALONG_HAIR.map((share) => {
       const radiusMm = r1 + b * angleAt(share * ropeLengthMm - postMm, r1, b, h);
-      return { radiusMm, pitchMm: Math.hypot(h, 0.25 * radiusMm) };
+      return { radiusMm, pitchMm: Math.hypot(h, c.knotPitch * radiusMm) };
     }),
   };
 }

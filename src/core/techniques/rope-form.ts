@@ -10,6 +10,3 @@ export const ropeForm = (ropeMm: number, helixAt: (shareFromRoot: number) => Hel
   fit: null,
   knot: null,
 });
-
-/** Degrees to radians. */
-export const radians = (degrees: number): number => (degrees * Math.PI) / 180;

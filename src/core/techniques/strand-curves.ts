@@ -1,3 +1,4 @@
+import { setShape } from '../coefficients/set-shape';
 import { helixOfBend, type Helix } from '../curl/helix';
 
 type Vector = readonly [number, number, number];
@@ -54,11 +55,11 @@ export function curveMeans(at: (theta: number) => Vector): CurveMeans {
 export const equivalentHelix = (curvature: number, lengthRatio: number): Helix =>
   helixOfBend({ curvature, torsion: (curvature * lengthRatio) / Math.sqrt(1 - lengthRatio ** 2) });
 
-/** One strand of a three-strand plait of strand diameter 1: a figure of eight along a pitch of 9 diameters. */
+/** One strand of a three-strand plait of strand diameter 1: a figure of eight along its pitch. */
 export const braidStrand = (theta: number): Vector => [
   Math.sin(theta),
-  0.6 * Math.sin(2 * theta),
-  (9 * theta) / (2 * Math.PI),
+  setShape.value.plaitSwing * Math.sin(2 * theta),
+  (setShape.value.plaitPitch * theta) / (2 * Math.PI),
 ];
 
 /** A rope twisted on itself, then round another: three turns of its own in each turn of the pair, pair radius 1. */
@@ -67,7 +68,7 @@ export const twiceTwistedStrand =
   (theta: number): Vector => {
     const c = 1 / Math.tan(layRad);
     const along = Math.hypot(1, c);
-    const own = 0.25;
+    const own = setShape.value.twiceTwistedOwn;
     const [cos, sin] = [Math.cos(theta), Math.sin(theta)];
     const [cos3, sin3] = [Math.cos(3 * theta), Math.sin(3 * theta)];
     return [

@@ -1,9 +1,9 @@
+import { setShape } from '../coefficients/set-shape';
 import { helixFromLay } from '../curl/helix';
-import { radians, ropeForm } from './rope-form';
+import { ropeForm } from './rope-form';
+import { radians } from '../units/angle';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
-
-const LAY_DEG = 38;
 
 export const threeStrandTwist = defineTechnique({
   id: 'three-strand-twist',
@@ -40,5 +40,6 @@ export const threeStrandTwist = defineTechnique({
   }),
   dryingShape: { kind: 'rope', packing: 0.33, axialRatio: 0.78, perimeterFactor: 1.28, rootExposure: 0.78 },
   leaveInDays: 14,
-  form: ({ ropeMm }) => ropeForm(ropeMm, () => helixFromLay(ropeMm / Math.sqrt(3), radians(LAY_DEG))),
+  form: ({ ropeMm }) =>
+    ropeForm(ropeMm, () => helixFromLay(ropeMm / Math.sqrt(3), radians(setShape.value.threeStrandLay))),
 });

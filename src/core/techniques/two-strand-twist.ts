@@ -1,10 +1,9 @@
+import { setShape } from '../coefficients/set-shape';
 import { helixFromLay } from '../curl/helix';
-import { radians, ropeForm } from './rope-form';
+import { ropeForm } from './rope-form';
+import { radians } from '../units/angle';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
-
-/** Angle of the hair to the axis of a twist, degrees; ± 8 for a loose or firm hand (assumed). */
-const LAY_DEG = 40;
 
 export const twoStrandTwist = defineTechnique({
   id: 'two-strand-twist',
@@ -48,5 +47,5 @@ export const twoStrandTwist = defineTechnique({
     rootExposure: 0.78,
   },
   leaveInDays: 14,
-  form: ({ ropeMm }) => ropeForm(ropeMm, () => helixFromLay(ropeMm / 2, radians(LAY_DEG))),
+  form: ({ ropeMm }) => ropeForm(ropeMm, () => helixFromLay(ropeMm / 2, radians(setShape.value.twistLay))),
 });

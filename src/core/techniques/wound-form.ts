@@ -1,9 +1,7 @@
+import { setShape } from '../coefficients/set-shape';
 import { alongHair } from '../curl/along-hair';
 import { overlapRadiusMm, type ToolFit } from './rod-fit';
 import type { SetForm } from './technique';
-
-/** A band counts this many times its thickness when sections are compared for definition (fitted). */
-const DEFINING_BAND = 2.2;
 
 /** Form of hair wound on a tool: the helix of the fit, looser where wraps overlap. */
 export const woundForm = (fit: ToolFit): SetForm => ({
@@ -12,7 +10,7 @@ export const woundForm = (fit: ToolFit): SetForm => ({
     return { radiusMm, pitchMm: radiusMm * Math.tan(fit.slopeRad) };
   }),
   thicknessMm: fit.bandThicknessMm,
-  definingMm: DEFINING_BAND * fit.bandThicknessMm,
+  definingMm: setShape.value.bandDefining * fit.bandThicknessMm,
   fit,
   knot: null,
 });
