@@ -35,5 +35,11 @@ export const settledView = (plan: PlanVersion): Promise<Checked<AnsweredView>> =
 /** A plan as first estimated: doses, tools and sections are exact, ranges are not drawn yet. */
 export const quickView = (plan: PlanVersion): Promise<Checked<AnsweredView>> => remembered(plan, 0);
 
+/** A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. */
+export const setView = (set: {
+  readonly id: string;
+  readonly brief: BriefInput;
+}): Promise<Checked<AnsweredView>> => remembered({ ...set, revision: 0 }, 0);
+
 /** Forgets every answer: another database stands behind the same ids. */
 export const forgetForecasts = (): void => kept.clear();

@@ -3,7 +3,7 @@ import { clockOf } from '@/core/formats/display';
 import { cache } from 'react';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
-import { inPool } from '@/server/pool';
+import { setView } from '@/server/forecast-cache';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
 
@@ -20,7 +20,7 @@ export const loadChair = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = await inPool('view', { brief: set.brief, draws: 0 });
+    const answer = await setView(set);
     if (!answer.ok) return null;
     const { drawn } = answer.value;
     const view = withBelief(answer.value.view, set.dryingBelief);

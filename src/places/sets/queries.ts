@@ -3,6 +3,7 @@ import { clockOf } from '@/core/formats/display';
 import { cache } from 'react';
 import type { BriefInput } from '@/core/formats/brief';
 import { query } from '@/server/action';
+import { setView } from '@/server/forecast-cache';
 import { inPool } from '@/server/pool';
 import { listHeadNames } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
@@ -38,7 +39,7 @@ export const loadSetView = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = await inPool('view', { brief: set.brief, draws: 0 });
+    const answer = await setView(set);
     return {
       set,
       view: answer.ok ? answer.value.view : null,

@@ -7,7 +7,7 @@ import { chancesAt, dryingNow } from '@/core/plan/drying-now';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { query } from '@/server/action';
-import { inPool } from '@/server/pool';
+import { setView } from '@/server/forecast-cache';
 import { bookedShortages } from '../shelf/queries';
 import { HOUR_MS } from '@/core/units/time';
 import { countHeads } from '@/server/db/rows/heads';
@@ -30,7 +30,7 @@ export const loadToday = () =>
     const drying = await Promise.all(
       dryingSets.slice(0, MOST_CARDS).map(async (set) => {
         const record = await findSet(db, studioId, set.id).catch(() => null);
-        const answer = record && (await inPool('view', { brief: record.brief, draws: 0 }));
+        const answer = record && (await setView(record));
         if (!record || !answer?.ok || set.installedAtMs === null) return null;
         const installedAtMs = set.installedAtMs;
         const { dryTimes, plan } = withBelief(answer.value.view, record.dryingBelief);
