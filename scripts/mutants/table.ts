@@ -238,7 +238,7 @@ const work: readonly Mutant[] = [
     'untilMs - fromMs',
   ],
   ['src/core/run/live-pace.ts', 'leftMin - Z_90 * sd', 'leftMin'],
-  ['src/core/run/device-clock.ts', 'trip(other) < trip(own)', 'trip(other) > trip(own)'],
+  ['src/core/run/device-clock.ts', 'trip(other) < trip(shortest)', 'trip(other) > trip(shortest)'],
   ['src/core/run/device-clock.ts', '(best.sentMs + best.receivedMs) / 2', 'best.sentMs'],
   ['src/core/run/device-clock.ts', 'Math.max(startedAtMs, arrivedMs)', 'Infinity'],
 ];
@@ -284,7 +284,7 @@ const result: readonly Mutant[] = [
     'day.day > lastGoodDay && isGoodDay(day)',
     'day.day >= lastGoodDay && isGoodDay(day)',
   ],
-  ['src/core/wear/merge.ts', '(own?.effect ?? 0) + share * effect', '(own?.effect ?? 0) + effect'],
+  ['src/core/wear/merge.ts', '(soFar?.effect ?? 0) + share * effect', '(soFar?.effect ?? 0) + effect'],
   ['src/core/wear/wear-day-number.ts', 'return takenDown.until(worn', 'return worn.until(takenDown'],
   ['src/core/coefficients/result.ts', "fadedDefinition: [-7.5, 'points'", "fadedDefinition: [-6, 'points'"],
   ['src/core/products/role.ts', 'export const FULL_SCALE = 5;', 'export const FULL_SCALE = 6;'],
@@ -331,7 +331,7 @@ const shelf: readonly Mutant[] = [
     'tool.owned - (wanted.get(toolKey(tool))?.needed ?? 0) >= short',
     'tool.owned >= short',
   ],
-  ['src/core/shelf/shelf-check.ts', 'needed: own.needed + needed', 'needed'],
+  ['src/core/shelf/shelf-check.ts', 'needed: soFar.needed + needed', 'needed'],
   [
     'src/core/shelf/mix.ts',
     'sum + parts * value(of), 0) / whole',
@@ -342,7 +342,7 @@ const shelf: readonly Mutant[] = [
     'ingredients.some(({ of }) => of.hasProtein)',
     'ingredients.every(({ of }) => of.hasProtein)',
   ],
-  ['src/core/shelf/allergy.ts', 'listed.has(stem(own))', 'listed.has(own)'],
+  ['src/core/shelf/allergy.ts', 'listed.has(stem(warning))', 'listed.has(warning)'],
   ['src/core/scale/scale.ts', 'sorted.length % 2 === 1', 'sorted.length % 2 === 0'],
 ];
 

@@ -57,8 +57,8 @@ export const importCommand: Command = {
         return refuse('this database has heads already; import into a new one (set DATABASE_URL)');
       }
       await database.write(async (tx) => {
-        const own = studio ?? (await createStudio(tx, archive.value.studio, Date.now()));
-        await importStudio(tx, own.id, archive.value);
+        const target = studio ?? (await createStudio(tx, archive.value.studio, Date.now()));
+        await importStudio(tx, target.id, archive.value);
       });
       console.log(JSON.stringify({ imported: archive.value.tables.heads.length, of: 'heads' }));
       return 0;

@@ -52,10 +52,10 @@ export async function inPool<T extends PoolTask>(
   // One runs; the others wait.
   if (lane.present > MOST_WAITING[laneId]) throw new AppError('busy');
   lane.present += 1;
-  const own = lane.tail.then(() => inTime(lane.threads, { task, input }));
-  lane.tail = own.catch(() => undefined);
+  const turn = lane.tail.then(() => inTime(lane.threads, { task, input }));
+  lane.tail = turn.catch(() => undefined);
   try {
-    return (await own) as ReturnType<(typeof tasks)[T]>;
+    return (await turn) as ReturnType<(typeof tasks)[T]>;
   } finally {
     lane.present -= 1;
   }

@@ -27,20 +27,20 @@ export function startForecaster(): Forecaster {
   let running: Promise<unknown> = Promise.resolve();
   return {
     ask: async (brief) => {
-      const own = ++newest;
+      const request = ++newest;
       hearing++;
       await running;
-      if (own !== newest) return null;
+      if (request !== newest) return null;
       const answer = remote.forecast(brief);
       running = answer.catch(() => undefined);
       const result = await answer;
-      return own === newest ? result : null;
+      return request === newest ? result : null;
     },
     refine: async (hear) => {
-      const own = ++hearing;
+      const request = ++hearing;
       await remote.refine(
         proxy((refinement: Refinement) => {
-          if (own === hearing) hear(refinement);
+          if (request === hearing) hear(refinement);
         }),
       );
     },

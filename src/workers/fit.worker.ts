@@ -54,7 +54,9 @@ const endpoint = {
       const found = isTime ? optionsOf(state.front) : [];
       // The very first answer is one option, at once; the others follow.
       if (isTime)
-        options = (isDone || options.length > 0 ? found : found.slice(0, 1)).map((own) => show(own, draws));
+        options = (isDone || options.length > 0 ? found : found.slice(0, 1)).map((option) =>
+          show(option, draws),
+        );
       hear({
         looked: state.looked,
         of: state.of,

@@ -31,7 +31,7 @@ const endpoint = {
     return { ok: true, value: draft.view(0) };
   },
   async refine(hear: (refinement: Refinement) => void): Promise<void> {
-    const own = asked;
+    const request = asked;
     const current = draft;
     if (!current) return;
     const wanted = SHOWN_AT_DRAWS.at(-1)!;
@@ -39,7 +39,7 @@ const endpoint = {
       drawn += CHUNK;
       current.drawTo(drawn);
       await letMessagesIn();
-      if (own !== asked) return;
+      if (request !== asked) return;
       hear({ answer: SHOWN_AT_DRAWS.includes(drawn) ? current.view(drawn) : null, drawn, wanted });
     }
   },

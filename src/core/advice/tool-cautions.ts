@@ -45,6 +45,6 @@ export const TOOL_CAUTIONS: readonly Caution[] = [
     shows: ['plan'],
     when: (c) => (c.facts?.toolsShort.length ?? 0) > 0,
     text: (c) =>
-      (c.facts?.toolsShort ?? []).map((own) => toolShortWords(own, `${own.diameterMm} mm`)).join(' '),
+      (c.facts?.toolsShort ?? []).map((short) => toolShortWords(short, `${short.diameterMm} mm`)).join(' '),
   },
 ]; // prettier-ignore

@@ -24,13 +24,13 @@ export const hairWeightNPerMm = (strandUm: number): number =>
  * How a helix of given own shape hangs under an axial force with its tip free to turn: the angle that
  * minimises bending, twisting and load energy, found where its slope is nought.
  *
- * @param own rate and angle of the unloaded shape
+ * @param relaxed rate and angle of the unloaded shape
  * @param forceN axial force on one hair, N (≥ 0)
  * @source heavy elastic rod with intrinsic curvature (set-geometry §6; published, from memory)
  */
-export function hang(own: Polar, forceN: number, { bending, torsional }: Stiffness): Polar {
-  const { rate, angleRad } = own;
-  if (forceN <= 0 || angleRad <= 0 || rate <= 0) return own;
+export function hang(relaxed: Polar, forceN: number, { bending, torsional }: Stiffness): Polar {
+  const { rate, angleRad } = relaxed;
+  if (forceN <= 0 || angleRad <= 0 || rate <= 0) return relaxed;
   const slope = (angle: number) => {
     const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
     const away = Math.sin(angleRad - angle);

@@ -77,8 +77,8 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
 /** A brief parted along lines drawn by hand. Zones keep their technique; their counts are in the lines. */
 export function withRecipe(brief: DraftBrief, recipe: PartingRecipe): Partial<DraftBrief> {
   const zones = Object.fromEntries(
-    Object.entries(brief.set.zones ?? {}).map(([zone, own]) => {
-      const { sections: _, ...rest } = own;
+    Object.entries(brief.set.zones ?? {}).map(([zone, draft]) => {
+      const { sections: _, ...rest } = draft;
       return [zone, rest];
     }),
   ) as NonNullable<DraftSet['zones']>;
@@ -119,7 +119,7 @@ export function oneSection(
     return { parting: partedAnew(brief), set: { ...brief.set, sections: clamp(even, 2, MAX_SECTIONS) } };
   }
   const recipe = (brief.parting?.recipe as PartingRecipe | undefined) ?? answered;
-  const hasOwnZones = Object.values(brief.set.zones ?? {}).some((own) => own?.sections !== undefined);
+  const hasOwnZones = Object.values(brief.set.zones ?? {}).some((draft) => draft?.sections !== undefined);
   if (recipe && !hasOwnZones && recipeCount(recipe) === count) {
     const sizes = perZone((zone) => brief.parting?.zoneSize?.[zone] ?? 1);
     const { sectionAspect } = techniqueOf(brief.set.technique);
@@ -157,9 +157,9 @@ export function withOption(
         Object.keys(zones).length === 0
           ? undefined
           : Object.fromEntries(
-              Object.entries(zones).map(([zone, own]) => [
+              Object.entries(zones).map(([zone, instead]) => [
                 zone,
-                { technique: own, ...waysOf(techniqueOf(own), brief.set, null), tool: null },
+                { technique: instead, ...waysOf(techniqueOf(instead), brief.set, null), tool: null },
               ]),
             ),
     },
@@ -172,10 +172,13 @@ export const stretched = (
   step: number,
   byMinutes: number,
 ): NonNullable<DraftBrief['drying']> =>
-  drying.map((own, i) =>
+  drying.map((before, i) =>
     i === step
-      ? { ...own, hours: clamp(own.hours + byMinutes / 60, SHORTEST_STEP_H, SET_RANGES.dryingHours.high) }
-      : own,
+      ? {
+          ...before,
+          hours: clamp(before.hours + byMinutes / 60, SHORTEST_STEP_H, SET_RANGES.dryingHours.high),
+        }
+      : before,
   );
 
 /** A plan done a school's way; layers that stay keep their product. */

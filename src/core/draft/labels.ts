@@ -14,9 +14,9 @@ export const sectionsLabel = (set: DraftSet): string => counted(set.technique, s
 /** "20 braids, 15 coils": everything that goes in, zones of their own too. */
 export function wholeSetLabel(set: DraftSet): string {
   const counts = new Map<TechniqueId, number>([[set.technique, set.sections ?? 0]]);
-  for (const own of Object.values(set.zones ?? {})) {
-    const id = own?.technique ?? set.technique;
-    if (own?.sections) counts.set(id, (counts.get(id) ?? 0) + own.sections);
+  for (const draft of Object.values(set.zones ?? {})) {
+    const id = draft?.technique ?? set.technique;
+    if (draft?.sections) counts.set(id, (counts.get(id) ?? 0) + draft.sections);
   }
   return [...counts].map(([id, count]) => counted(id, count)).join(', ');
 }
@@ -45,7 +45,7 @@ export function meanSectionCm2(
   { sections }: { readonly sections: readonly { readonly areaCm2: number; readonly technique: string }[] },
   technique: TechniqueId,
 ): number {
-  const own = sections.filter((section) => section.technique === technique);
-  const counted = own.length > 0 ? own : sections;
+  const ofTechnique = sections.filter((section) => section.technique === technique);
+  const counted = ofTechnique.length > 0 ? ofTechnique : sections;
   return counted.reduce((sum, section) => sum + section.areaCm2, 0) / Math.max(1, counted.length);
 }

@@ -62,7 +62,7 @@ export function dryRun(input: DryRunInput): DryRun {
     rate: input.rate,
   };
   const mostGrowth = stepScale >= COARSE_STEP_SCALE ? MOST_GROWTH.coarse : MOST_GROWTH.careful;
-  const installS = 3600 * Math.max(0, ...input.classes.map((own) => own.setBeforeEndH ?? 0));
+  const installS = 3600 * Math.max(0, ...input.classes.map((member) => member.setBeforeEndH ?? 0));
   const zones = runningZones(input, installS);
   const nodes = zones.flatMap((zone) => zone.nodes);
   const dryMoisture = dryRegain(input.room.relativeHumidity, porosityFactor);

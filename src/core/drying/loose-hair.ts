@@ -37,7 +37,7 @@ export function nearlyDryAfterMin(
   const { looseBundles, nearlyDryShare } = drying.value;
   const total = areas.reduce((sum, { areaCm2 }) => sum + areaCm2, 0);
   const porosityFactor = POROSITY[head.porosity].boundWater;
-  const own = { ...room, relativeHumidity: Math.min(WETTEST_ROOM, room.relativeHumidity) };
+  const boundedRoom = { ...room, relativeHumidity: Math.min(WETTEST_ROOM, room.relativeHumidity) };
   const run = dryRun({
     classes: ZONES.flatMap((zone) => {
       const zoneCm2 = areas.reduce((sum, area) => sum + (area.zone === zone ? area.areaCm2 : 0), 0);
@@ -55,15 +55,15 @@ export function nearlyDryAfterMin(
         },
       ];
     }),
-    room: own,
+    room: boundedRoom,
     steps: [{ method: air, hours: LONGEST_H }],
     porosityFactor,
-    startMoisture: hairMoisture('damp', porosityFactor, own),
+    startMoisture: hairMoisture('damp', porosityFactor, boundedRoom),
     filmResistanceSM: 0,
     rate: 1,
     horizonH: LONGEST_H,
   });
-  const inRoom = equilibriumRegain(own.relativeHumidity, porosityFactor);
+  const inRoom = equilibriumRegain(boundedRoom.relativeHumidity, porosityFactor);
   const set = run.moisture[0]!;
   const gone = run.moisture.map((moisture) => (set - moisture) / (set - inRoom));
   return 60 * interpolate(gone, run.timeH, nearlyDryShare);

@@ -72,7 +72,7 @@ export function beliefFromDraws(times: TimesByRate, drawnH: readonly number[]): 
   const lnRates = Array.from({ length: points + 1 }, (_, i) => low + ((high - low) * i) / points);
   return normalised(
     lnRates,
-    lnRates.map((x) => drawn.reduce((sum, own) => sum + Math.exp(-0.5 * ((x - own) / width) ** 2), 0)),
+    lnRates.map((x) => drawn.reduce((sum, rate) => sum + Math.exp(-0.5 * ((x - rate) / width) ** 2), 0)),
   );
 }
 

@@ -95,9 +95,9 @@ export function waitingHair(
 
 /** Mean over some zones of a series, by their hair. */
 const meanOf = (hair: WaitingHair, zones: readonly Zone[], of: 'mean' | 'ends'): number[] => {
-  const own = hair.zones.filter(({ zone }) => zones.includes(zone));
-  const mass = own.reduce((sum, { massShare }) => sum + massShare, 0);
-  return hair.timeH.map((_, t) => own.reduce((sum, z) => sum + z.massShare * z[of][t]!, 0) / mass);
+  const chosen = hair.zones.filter(({ zone }) => zones.includes(zone));
+  const mass = chosen.reduce((sum, { massShare }) => sum + massShare, 0);
+  return hair.timeH.map((_, t) => chosen.reduce((sum, z) => sum + z.massShare * z[of][t]!, 0) / mass);
 };
 
 /**
@@ -121,6 +121,6 @@ export function waitingLimits(
 
 /** Moisture of a zone's hair after it has waited, g per g. */
 export function waitedMoisture(hair: WaitingHair, zone: Zone, hours: number): number {
-  const own = hair.zones.find((z) => z.zone === zone);
-  return own ? interpolate(hair.timeH, own.mean, hours) : 0;
+  const hairOfZone = hair.zones.find((z) => z.zone === zone);
+  return hairOfZone ? interpolate(hair.timeH, hairOfZone.mean, hours) : 0;
 }

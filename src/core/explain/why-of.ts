@@ -38,6 +38,6 @@ export const daysWhy = (days: { readonly why?: readonly Reason[] | undefined }):
 
 /** What pushed a number of a plan; null for a number without such a list, or before it was worked out. */
 export function whyOf(plan: PlanFile, topic: TopicId): Why | null {
-  const own = LISTS[topic]?.(plan);
-  return own && own.reasons.length > 0 ? own : null;
+  const reasons = LISTS[topic]?.(plan);
+  return reasons && reasons.reasons.length > 0 ? reasons : null;
 }

@@ -36,7 +36,7 @@ const QUARTER = 0.25;
 
 /** The steps of a route in a drying window; null where the window is too short for a night. */
 export function stepsOf({ overnight, method }: DryingRoute, windowH: number): DryingStep[] | null {
-  const own = dryingMethods[method];
+  const wanted = dryingMethods[method];
   const { air, bonnet } = dryingMethods;
   if (overnight) {
     const night = Math.floor(Math.min(LONGEST_NIGHT_H, windowH - LAST_H) / QUARTER) * QUARTER;
@@ -44,13 +44,13 @@ export function stepsOf({ overnight, method }: DryingRoute, windowH: number): Dr
     const left = windowH - night - LAST_H;
     return [
       { method: bonnet, hours: night },
-      { method: own, hours: LAST_H },
-      ...(left > QUARTER && own !== air ? [{ method: air, hours: left }] : []),
+      { method: wanted, hours: LAST_H },
+      ...(left > QUARTER && wanted !== air ? [{ method: air, hours: left }] : []),
     ];
   }
-  if (!own.isHot || windowH <= HOT_SITTING_H) return [{ method: own, hours: own.usualHours }];
+  if (!wanted.isHot || windowH <= HOT_SITTING_H) return [{ method: wanted, hours: wanted.usualHours }];
   return [
-    { method: own, hours: HOT_SITTING_H },
+    { method: wanted, hours: HOT_SITTING_H },
     { method: air, hours: windowH - HOT_SITTING_H },
   ];
 }
@@ -84,15 +84,15 @@ export function briefOf(
   zones: ZoneTechniques = {},
 ): Brief {
   const technique = techniqueOf(id);
-  const own = { technique: id, ...waysOf(technique, base.set, tool), tool };
+  const choice = { technique: id, ...waysOf(technique, base.set, tool), tool };
   return {
     ...base,
-    set: { ...base.set, ...own, sections, startState },
+    set: { ...base.set, ...choice, sections, startState },
     zones: perZone((zone) => {
       const other = zones[zone];
       return other
         ? { technique: other, ...waysOf(techniqueOf(other), base.set, null), tool: null, sections: null }
-        : { ...own, sections: null };
+        : { ...choice, sections: null };
     }),
     parting: { ...base.parting, pattern: technique.usualPattern, recipe: null },
     drying,

@@ -38,11 +38,11 @@ export function optionsOf(front: readonly Choice[]): Option[] {
   if (front.length === 0) return [];
   const scores = front.map(scoresOf);
   const range = scores[0]!.map((_, k) => {
-    const values = scores.map((own) => own[k]!);
+    const values = scores.map((score) => score[k]!);
     return { low: Math.min(...values), high: Math.max(...values) };
   });
-  const all = (own: readonly number[]) =>
-    own.reduce((sum, value, k) => {
+  const all = (objective: readonly number[]) =>
+    objective.reduce((sum, value, k) => {
       const { low, high } = range[k]!;
       return sum + (high > low ? (value - low) / (high - low) : 1);
     }, 0);
@@ -66,7 +66,7 @@ export function optionsOf(front: readonly Choice[]): Option[] {
         strength,
       );
   }
-  return [...strengths].map(([i, own]) => ({ ...front[i]!, strengths: own }));
+  return [...strengths].map(([i, said]) => ({ ...front[i]!, strengths: said }));
 }
 
 /** "overnight under a satin bonnet, then under the hood on warm" */
@@ -82,7 +82,7 @@ function zoneWords(zones: ZoneTechniques): string {
     const id = zones[zone];
     if (id) places.set(id, [...(places.get(id) ?? []), `the ${ZONE_LABEL[zone]}`]);
   }
-  return [...places].map(([id, own]) => `, as ${techniqueOf(id).noun[1]} at ${listed(own)}`).join('');
+  return [...places].map(([id, names]) => `, as ${techniqueOf(id).noun[1]} at ${listed(names)}`).join('');
 }
 
 /** A candidate in the words of the trade: "10 braids, set damp, overnight under a satin bonnet, then …". */

@@ -122,7 +122,7 @@ export function mendedZones(verdicts: readonly ZoneVerdict[]): ZoneTechniques | 
   for (const { zone, problem, proposals, sections } of verdicts) {
     if (!problem) continue;
     const instead = proposals.find(
-      ({ toolDiameterMm, sections: own }) => toolDiameterMm === null && own === null,
+      ({ toolDiameterMm, sections: newCount }) => toolDiameterMm === null && newCount === null,
     );
     if (!instead) return null;
     zones[zone] = instead.technique;
@@ -159,9 +159,9 @@ export class QuickForecaster {
     const key = `${technique}/${count}/${tool?.diameterMm ?? ''}/${tool?.workingLengthMm ?? ''}/${startState}`;
     const known = this.works.get(key);
     if (known !== undefined) return known && { ...known, candidate };
-    const own = this.workOf(candidate);
-    this.works.set(key, own);
-    return own;
+    const work = this.workOf(candidate);
+    this.works.set(key, work);
+    return work;
   }
 
   private workOf(candidate: Candidate): Work | null {
@@ -183,8 +183,8 @@ export class QuickForecaster {
     const waiting = planWaiting(brief, sections, room, hair);
     const prep = this.preps.get(candidate.startState) ?? prepParts(brief, sections);
     this.preps.set(candidate.startState, prep);
-    const takedownMin = sections.reduce((sum, own) => sum + own.takedownMin, 0);
-    const separatingMin = sections.reduce((sum, own) => sum + own.separatingMin, 0);
+    const takedownMin = sections.reduce((sum, section) => sum + section.takedownMin, 0);
+    const separatingMin = sections.reduce((sum, section) => sum + section.separatingMin, 0);
     const { dryingWindowH } = layOutDay(
       {
         prep,
@@ -213,7 +213,7 @@ export class QuickForecaster {
     const steps = work.windowH > 0 ? stepsOf(work.candidate.drying, work.windowH) : null;
     if (!steps) return null;
     const brief: Brief = { ...work.brief, drying: steps };
-    const dryMassG = work.sections.reduce((sum, own) => sum + own.dryMassG, 0);
+    const dryMassG = work.sections.reduce((sum, section) => sum + section.dryMassG, 0);
     const doses: Dose[] = dosesOf(brief, dryMassG);
     const basis = dryingBasis(
       brief,

@@ -142,21 +142,21 @@ const carriedOver = <K extends string>(of: readonly [K, ...K[]], method: K): K =
 
 function readZones(brief: ParsedBrief, set: Brief['set'], errors: FieldError[]): PerZone<ZoneSet> {
   return perZone((zone) => {
-    const own = brief.set.zones?.[zone];
-    if (!own) return { ...set, sections: null };
-    const id: TechniqueId = own.technique ?? set.technique;
+    const zoneDraft = brief.set.zones?.[zone];
+    if (!zoneDraft) return { ...set, sections: null };
+    const id: TechniqueId = zoneDraft.technique ?? set.technique;
     const technique = techniqueOf(id);
     const methods = readMethods(
       technique,
       {
-        rootMethod: own.rootMethod ?? carriedOver(technique.rootMethods, set.rootMethod),
-        endsMethod: own.endsMethod ?? carriedOver(technique.endsMethods, set.endsMethod),
+        rootMethod: zoneDraft.rootMethod ?? carriedOver(technique.rootMethods, set.rootMethod),
+        endsMethod: zoneDraft.endsMethod ?? carriedOver(technique.endsMethods, set.endsMethod),
       },
       `set.zones.${zone}`,
       errors,
     );
     const kind = toolKindOf(technique, methods.endsMethod);
-    if (brief.parting.recipe && own.sections !== undefined) {
+    if (brief.parting.recipe && zoneDraft.sections !== undefined) {
       errors.push({
         path: `set.zones.${zone}.sections`,
         message: `the recipe parts the ${ZONE_LABEL[zone]} already; leave the number out, or leave the recipe out`,
@@ -165,8 +165,8 @@ function readZones(brief: ParsedBrief, set: Brief['set'], errors: FieldError[]):
     return {
       technique: id,
       ...methods,
-      tool: readTool(kind, own.tool ?? (kind === set.tool?.kind ? set.tool : undefined)),
-      sections: own.sections ?? null,
+      tool: readTool(kind, zoneDraft.tool ?? (kind === set.tool?.kind ? set.tool : undefined)),
+      sections: zoneDraft.sections ?? null,
     };
   });
 }
@@ -205,10 +205,10 @@ export function readBrief(raw: unknown): Checked<Brief> {
         message: `a half-head trial needs as many sections on either side: take ${set.sections - 1} or ${set.sections + 1}, not ${set.sections}`,
       });
     }
-    const own = ZONES.filter((zone) => zones[zone].sections !== null);
-    if (own.length > 0) {
+    const counted = ZONES.filter((zone) => zones[zone].sections !== null);
+    if (counted.length > 0) {
       errors.push({
-        path: `set.zones.${own[0]!}.sections`,
+        path: `set.zones.${counted[0]!}.sections`,
         message:
           'a half-head trial is parted alike all over: let the zones be parted as the rest, or leave the trial',
       });

@@ -99,7 +99,7 @@ function mirrorError(sections: readonly LaidSection[]): number {
  */
 export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness {
   const loads = sections.map(({ outline }) => load(outline));
-  const mean = loads.reduce((sum, own) => sum + own, 0) / loads.length;
+  const mean = loads.reduce((sum, each) => sum + each, 0) / loads.length;
   const aspects = sections.map(({ outline }) => aspectOf(outline));
   const isLanes = recipe.pattern.startsWith('lanes');
   const isMirrored =
@@ -108,7 +108,7 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
     loadCv: coefficientOfVariation(loads),
     aspect: {
       median: quantiles(aspects, [0.5])[0]!,
-      mean: aspects.reduce((sum, own) => sum + own, 0) / aspects.length,
+      mean: aspects.reduce((sum, aspect) => sum + aspect, 0) / aspects.length,
       most: Math.max(...aspects),
     },
     mirrorCm: isMirrored

@@ -70,23 +70,23 @@ function stretchesOfWhole(spec: PartingSpec, line: number): Stretch[] {
 
 /** Panels of the rest of a head whose own zones are cut out, and of those zones. */
 function stretchesAroundZones(spec: PartingSpec): Stretch[] {
-  const own = (zone: Zone) => spec.own[zone] !== undefined;
+  const standsAlone = (zone: Zone) => spec.own[zone] !== undefined;
   const { nape, ear, front } = ZONE_BORDER;
   const isParted = PART_POINTS[spec.part] !== null;
   const beside = (id: 'C' | 'crown' | 'front'): PanelId[] => (isParted ? [`${id}L`, `${id}R`] : [id]);
   const stretches: Stretch[] = [];
-  if (own('nape') || own('back')) {
+  if (standsAlone('nape') || standsAlone('back')) {
     stretches.push({ ids: ['nape'], fromT: BACKMOST, toT: nape }, { ids: ['back'], fromT: nape, toT: ear });
   } else stretches.push({ ids: ['B'], fromT: BACKMOST, toT: ear });
-  if (!own('left') && !own('right') && !own('crown') && !own('front')) {
+  if (!standsAlone('left') && !standsAlone('right') && !standsAlone('crown') && !standsAlone('front')) {
     stretches.push({ ids: isParted ? ['FL', 'FR'] : ['F'], fromT: ear, toT: FOREMOST });
     return stretches;
   }
   stretches.push({ ids: ['left'], fromT: ear, toT: FOREMOST }, { ids: ['right'], fromT: ear, toT: FOREMOST });
-  if (own('crown') || own('front')) {
+  if (standsAlone('crown') || standsAlone('front')) {
     stretches.push(
-      { ids: own('crown') ? ['crown'] : beside('crown'), fromT: ear, toT: front },
-      { ids: own('front') ? ['front'] : beside('front'), fromT: front, toT: FOREMOST },
+      { ids: standsAlone('crown') ? ['crown'] : beside('crown'), fromT: ear, toT: front },
+      { ids: standsAlone('front') ? ['front'] : beside('front'), fromT: front, toT: FOREMOST },
     );
   } else stretches.push({ ids: beside('C'), fromT: ear, toT: FOREMOST });
   return stretches;
@@ -102,13 +102,13 @@ export function shareOut(loads: readonly number[], count: number): number[] {
   const total = loads.reduce((sum, load) => sum + load, 0);
   const exact = loads.map((load) => (load / total) * count);
   const whole = exact.map((share) => Math.max(1, Math.floor(share)));
-  const spare = () => count - whole.reduce((sum, own) => sum + own, 0);
+  const spare = () => count - whole.reduce((sum, cut) => sum + cut, 0);
   while (spare() > 0) {
     const need = exact.map((share, i) => share - whole[i]!);
     whole[need.indexOf(Math.max(...need))]!++;
   }
   while (spare() < 0) {
-    const surplus = whole.map((own, i) => (own > 1 ? own - exact[i]! : -Infinity));
+    const surplus = whole.map((cut, i) => (cut > 1 ? cut - exact[i]! : -Infinity));
     whole[surplus.indexOf(Math.max(...surplus))]!--;
   }
   return whole;
@@ -169,12 +169,12 @@ export function generateRecipe(spec: PartingSpec): PartingRecipe {
     : stretchesAroundZones(spec);
 
   const panels: LoadedPanel[] = stretches.flatMap(({ ids, fromT, toT }) => {
-    const own = ids.map((id) => {
+    const counted = ids.map((id) => {
       const panel = panelOf(id, fromT, toT, part);
       return { panel, load: load(panel.polygon) };
     });
     // The smaller side of a part is worked first.
-    return own.sort((a, b) => (Math.abs(a.load - b.load) < 1e-6 ? 0 : a.load - b.load));
+    return counted.sort((a, b) => (Math.abs(a.load - b.load) < 1e-6 ? 0 : a.load - b.load));
   });
   const ownOf = ({ panel }: LoadedPanel) => (isWhole ? undefined : spec.own[panel.id as Zone]);
   const rest = panels.filter((panel) => !ownOf(panel));
@@ -192,24 +192,24 @@ export function generateRecipe(spec: PartingSpec): PartingRecipe {
     pattern: spec.pattern,
     part: { kind: spec.part, points: points ?? [] },
     ...UNEDITED,
-    panels: panels.map((own): RecipePanel => {
-      const zone = ownOf(own);
+    panels: panels.map((counted): RecipePanel => {
+      const zone = ownOf(counted);
       const lines = zone
         ? planPanel(
-            own.panel,
+            counted.panel,
             zone.count,
             zone.pattern === 'radial' ? 'brick' : zone.pattern,
             zone.aspect,
             load,
           )
         : planPanel(
-            own.panel,
-            counts.get(own)!,
-            own.panel.id !== 'O' && spec.pattern === 'radial' ? 'brick' : spec.pattern,
+            counted.panel,
+            counts.get(counted)!,
+            counted.panel.id !== 'O' && spec.pattern === 'radial' ? 'brick' : spec.pattern,
             spec.aspect,
             load,
           );
-      return { id: own.panel.id, ...lines };
+      return { id: counted.panel.id, ...lines };
     }),
   };
 }

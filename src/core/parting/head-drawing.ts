@@ -19,9 +19,9 @@ function headOutline(): string {
         const p = chartPoint(near, hairlinePolarRad(near));
         return sum + Math.hypot(p.x, p.y);
       }, 0) / 5;
-    const own = Math.hypot(edge.x, edge.y);
+    const edgeRadius = Math.hypot(edge.x, edge.y);
     const radius =
-      Math.max(own + 0.07, smoothed + 0.1) +
+      Math.max(edgeRadius + 0.07, smoothed + 0.1) +
       0.2 * Math.exp(-(fromFace * fromFace) / 2116) +
       (fromFace > 150 ? 0.02 : 0);
     points.push(at(radius * Math.sin(azimuth), radius * Math.cos(azimuth)));

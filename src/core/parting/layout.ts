@@ -145,7 +145,7 @@ function inTurns(cells: readonly Cell[]): Cell[] {
     .flatMap(({ cell, at }) => {
       const far = (other: ChartPoint) => Math.hypot(other.x + at.x, other.y - at.y);
       const twin = right.reduce<(typeof right)[number] | null>(
-        (best, own) => (best && far(best.at) <= far(own.at) ? best : own),
+        (best, candidate) => (best && far(best.at) <= far(candidate.at) ? best : candidate),
         null,
       );
       if (twin) right.splice(right.indexOf(twin), 1);

@@ -87,10 +87,10 @@ const profiles = new WeakMap<readonly FramePoint[], Map<LoadOf, RowProfile>>();
 
 /** The profile of a panel, kept with its polygon: the whole scalp is asked for again and again. */
 function keptProfile(panel: Panel, load: LoadOf): RowProfile {
-  const own = profiles.get(panel.polygon) ?? new Map<LoadOf, RowProfile>();
-  profiles.set(panel.polygon, own);
-  const known = own.get(load) ?? profileOf(panel, load);
-  own.set(load, known);
+  const ofPanel = profiles.get(panel.polygon) ?? new Map<LoadOf, RowProfile>();
+  profiles.set(panel.polygon, ofPanel);
+  const known = ofPanel.get(load) ?? profileOf(panel, load);
+  ofPanel.set(load, known);
   return known;
 }
 

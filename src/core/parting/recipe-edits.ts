@@ -89,9 +89,9 @@ function split(
   const index = cells.findIndex((cell) => cell.key === key);
   const cell = cells[index];
   if (!cell?.frame) return null;
-  const own = axis === 'cut' ? 'f' : 't';
+  const along = axis === 'cut' ? 'f' : 't';
   const halves = (['below', 'above'] as const).map((side) =>
-    clipPolygon(cell.outline, own, at, side, cell.frame ?? undefined),
+    clipPolygon(cell.outline, along, at, side, cell.frame ?? undefined),
   );
   if (halves.some((half) => half.length < 3 || polygonArea(half) < NOTHING)) return null;
   const children = halves.map((outline, i) => ({
@@ -104,9 +104,9 @@ function split(
 }
 
 function merge(cells: readonly Cell[], keys: readonly string[]): readonly Cell[] | null {
-  const own = cells.filter((cell) => keys.includes(cell.key));
-  const [first, ...rest] = own;
-  if (!first || own.length !== keys.length || rest.length === 0) return null;
+  const parts = cells.filter((cell) => keys.includes(cell.key));
+  const [first, ...rest] = parts;
+  if (!first || parts.length !== keys.length || rest.length === 0) return null;
   const joined = clip(
     union,
     first.outline,
@@ -115,9 +115,9 @@ function merge(cells: readonly Cell[], keys: readonly string[]): readonly Cell[]
   const { outlines } = rings(joined ?? []);
   // Two islands are no section.
   if (outlines.length !== 1) return null;
-  const area = own.reduce((sum, cell) => sum + cell.area, 0);
+  const area = parts.reduce((sum, cell) => sum + cell.area, 0);
   const merged: Cell = { ...first, key: keys.join('+'), outline: unframed(outlines[0]!), area, frame: null };
-  return cells.flatMap((cell) => (cell === first ? [merged] : own.includes(cell) ? [] : [cell]));
+  return cells.flatMap((cell) => (cell === first ? [merged] : parts.includes(cell) ? [] : [cell]));
 }
 
 /**
@@ -128,10 +128,10 @@ function merge(cells: readonly Cell[], keys: readonly string[]): readonly Cell[]
 export function editCells(cells: readonly Cell[], recipe: PartingRecipe): EditedCells {
   let current = cells;
   const unplaced: string[] = [];
-  for (const own of recipe.splits) {
-    const next = split(current, own);
+  for (const cut of recipe.splits) {
+    const next = split(current, cut);
     if (next) current = next;
-    else unplaced.push(own.key);
+    else unplaced.push(cut.key);
   }
   for (const keys of recipe.merges) {
     const next = merge(current, keys);

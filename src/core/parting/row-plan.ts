@@ -71,17 +71,17 @@ export function planRows(profile: RowProfile, count: number, aspect: number, joi
   for (let end = 1; end <= count; end++) {
     for (let size = 1; size <= Math.min(most, end); size++) {
       const start = end - size;
-      const own = rowCost(start, size);
+      const alone = rowCost(start, size);
       const at = end * stride + size;
       if (start === 0) {
-        best[at] = own;
+        best[at] = alone;
         continue;
       }
       const longest = Math.min(most, start, size + MOST_STEP);
       for (let last = Math.max(1, size - MOST_STEP); last <= longest; last++) {
         const reached = best[start * stride + last]!;
         if (reached === Infinity) continue;
-        const cost = reached + own + jointOf[size * stride + last]!;
+        const cost = reached + alone + jointOf[size * stride + last]!;
         if (cost < best[at]!) {
           best[at] = cost;
           before[at] = last;

@@ -86,25 +86,27 @@ function shapeOf({ technique: id, rootMethod }: ZoneSet) {
 
 function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: WaitingPlan): ZoneSections[] {
   return ZONES.flatMap((zone): ZoneSections[] => {
-    const own = sections.filter((section) => section.zone === zone);
-    if (own.length === 0) return [];
+    const inZone = sections.filter((section) => section.zone === zone);
+    if (inZone.length === 0) return [];
     const set = brief.zones[zone];
     // Sections may have sizes of their own: a zone dries as their mean.
-    const diameters = own.flatMap(({ tool }) => (tool ? [tool.diameterMm] : []));
+    const diameters = inZone.flatMap(({ tool }) => (tool ? [tool.diameterMm] : []));
     const diameterMm = diameters.reduce((sum, mm) => sum + mm, 0) / Math.max(1, diameters.length);
     const rod = (width: number): WoundRod | null => set.tool && { diameterMm, woundWidthMm: width };
     return [
       {
         zone,
-        count: own.length,
-        areaCm2: own.reduce((sum, section) => sum + section.areaCm2, 0) / own.length,
-        largestCm2: Math.max(...own.map((section) => section.areaCm2)),
+        count: inZone.length,
+        areaCm2: inZone.reduce((sum, section) => sum + section.areaCm2, 0) / inZone.length,
+        largestCm2: Math.max(...inZone.map((section) => section.areaCm2)),
         hairsPerCm2: brief.head.densityPerCm2,
         strandUm: brief.head.strandDiameterUm,
         lengthCm: brief.head.stretchedLengthCm[zone],
         shape: shapeOf(set),
         rod:
-          set.tool && set.tool.kind !== 'end-rod' ? rod(woundWidthMm(own, set.tool.workingLengthMm)) : null,
+          set.tool && set.tool.kind !== 'end-rod'
+            ? rod(woundWidthMm(inZone, set.tool.workingLengthMm))
+            : null,
         endRod: set.tool?.kind === 'end-rod' ? rod(END_ROD_WIDTH_MM) : null,
         setBeforeEndH: waiting.setBeforeEndH(zone),
       },

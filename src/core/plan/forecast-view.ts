@@ -37,7 +37,7 @@ function fullestBundle(sections: readonly SectionPlan[]): HairInSet | null {
   const onRods = sections.filter((section) => section.form.fit !== null);
   return (
     onRods.reduce<SectionPlan | null>(
-      (fullest, own) => (fullest && fullest.form.fit!.fill >= own.form.fit!.fill ? fullest : own),
+      (fullest, section) => (fullest && fullest.form.fit!.fill >= section.form.fit!.fill ? fullest : section),
       null,
     )?.bundle ?? null
   );

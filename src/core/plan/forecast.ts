@@ -95,17 +95,17 @@ const tightestKnot = (sections: readonly SectionPlan[]): KnotForm | null =>
 function toolPlan(brief: Brief, sections: readonly SectionPlan[]): PlanFile['tool'] {
   const { tool } = brief.set;
   if (!tool) return null;
-  const own = sections.filter(({ zone }) => brief.zones[zone].tool?.kind === tool.kind);
-  const fullest = fullestFit(own);
+  const onTool = sections.filter(({ zone }) => brief.zones[zone].tool?.kind === tool.kind);
+  const fullest = fullestFit(onTool);
   if (!fullest) return null;
-  const fits = fitsOf(own);
+  const fits = fitsOf(onTool);
   return {
     kind: tool.kind,
     turns: fullest.turns,
     layers: fullest.layers,
     fits: fits.every((fit) => fit.fits),
     smallestFittingDiameterMm: Math.max(...fits.map((fit) => fit.smallestFittingMm)),
-    needed: own.length,
+    needed: onTool.length,
     owned: tool.owned,
     monthsUntilOutgrown: Math.min(...fits.map((fit) => fit.monthsUntilOutgrown.fast)),
   };
@@ -177,9 +177,9 @@ function hotHours(brief: Brief, untilH: number): number {
   let at = 0;
   return brief.drying.reduce((hot, { method, hours }, i) => {
     const end = i === brief.drying.length - 1 ? untilH : Math.min(untilH, at + hours);
-    const own = Math.max(0, end - at);
+    const stepH = Math.max(0, end - at);
     at = Math.max(at, end);
-    return method.isHot ? hot + own : hot;
+    return method.isHot ? hot + stepH : hot;
   }, 0);
 }
 
@@ -219,7 +219,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       hairCount: sum(sections, (s) => s.hairCount),
       dryMassG,
     },
-    sections: sections.map(({ number, zone, side, areaCm2, hairCount, tool: own }) => ({
+    sections: sections.map(({ number, zone, side, areaCm2, hairCount, tool: itsTool }) => ({
       number,
       zone,
       side,
@@ -227,7 +227,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       hairCount,
       order: number,
       technique: brief.zones[zone].technique,
-      toolDiameterMm: own?.diameterMm ?? null,
+      toolDiameterMm: itsTool?.diameterMm ?? null,
       winding: layout.sections[number - 1]!.winding,
     })),
     zones: verdicts.map(({ zone, technique, sections: count, lengthCm, problem, proposals }) => ({

@@ -7,8 +7,8 @@ import type { SectionPlan } from './section-forecasts';
 export function hairCountCv(sections: readonly Pick<SectionPlan, 'zone' | 'hairCount'>[]): number {
   const means = new Map<string, { hairs: number; count: number }>();
   for (const { zone, hairCount } of sections) {
-    const own = means.get(zone) ?? { hairs: 0, count: 0 };
-    means.set(zone, { hairs: own.hairs + hairCount, count: own.count + 1 });
+    const soFar = means.get(zone) ?? { hairs: 0, count: 0 };
+    means.set(zone, { hairs: soFar.hairs + hairCount, count: soFar.count + 1 });
   }
   const squares = sections.reduce((sum, { zone, hairCount }) => {
     const { hairs, count } = means.get(zone)!;

@@ -66,13 +66,13 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   const pace = brief.pace.median;
   const known = new Map<string, Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>>();
   const work = (zone: Zone, areaCm2: number, toolMark: string | undefined) => {
-    const own = { ...brief.zones[zone], tool: toolAsMarked(brief.zones[zone].tool, toolMark) };
-    const technique = techniqueOf(own.technique);
+    const zoneSet = { ...brief.zones[zone], tool: toolAsMarked(brief.zones[zone].tool, toolMark) };
+    const technique = techniqueOf(zoneSet.technique);
     const bundle = bundleOf(technique, sourceOf(brief, zone, areaCm2));
     const { hairCount } = bundle;
     const lengthCm = head.stretchedLengthCm[zone];
-    const form = technique.form(bundle, technique.tool ? own.tool : null);
-    const one = { ...set, ...own, technique, hairCount, lengthCm };
+    const form = technique.form(bundle, technique.tool ? zoneSet.tool : null);
+    const one = { ...set, ...zoneSet, technique, hairCount, lengthCm };
     const installParts = sectionInstallParts(one);
     return {
       zone,
@@ -80,8 +80,8 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       lengthCm,
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
       bundle,
-      tool: own.tool,
-      form: own.tool?.kind === 'end-rod' ? withEndRod(form, bundle, own.tool) : form,
+      tool: zoneSet.tool,
+      form: zoneSet.tool?.kind === 'end-rod' ? withEndRod(form, bundle, zoneSet.tool) : form,
       installMin: pace * INSTALL_PARTS.reduce((sum, part) => sum + installParts[part], 0),
       installParts,
       takedownMin: pace * sectionTakedownMin(one),

@@ -135,7 +135,7 @@ export function resultOf(
 ): SetResult {
   const hold = strongestHold(doses);
   const headHairs = groups.reduce(
-    (sum, group) => sum + group.sections.reduce((own, s) => own + s.hairCount, 0),
+    (sum, group) => sum + group.sections.reduce((hairs, s) => hairs + s.hairCount, 0),
     0,
   );
   const parts = groups.map((group) => ({
@@ -151,10 +151,10 @@ export function resultOf(
 
   const samples = parts.flatMap(({ facts, sections }): Sample[] =>
     ZONES.flatMap((zone) => {
-      const own = sections.filter((section) => section.zone === zone);
-      if (!own[0]) return [];
-      const hairs = own.reduce((sum, section) => sum + section.hairCount, 0);
-      return [{ section: own[0], share: hairs / headHairs, facts }];
+      const inZone = sections.filter((section) => section.zone === zone);
+      if (!inZone[0]) return [];
+      const hairs = inZone.reduce((sum, section) => sum + section.hairCount, 0);
+      return [{ section: inZone[0], share: hairs / headHairs, facts }];
     }),
   );
   const night = nightOf(parts[0]!.facts);

@@ -52,13 +52,13 @@ const MOST_MISTINGS = 40;
 /** Clipped hair of each zone that has sections. */
 function clippedZones({ head }: Brief, sections: readonly SectionPlan[]): WaitingZone[] {
   return ZONES.flatMap((zone): WaitingZone[] => {
-    const own = sections.filter((section) => section.zone === zone);
-    if (own.length === 0) return [];
+    const inZone = sections.filter((section) => section.zone === zone);
+    if (inZone.length === 0) return [];
     return [
       {
         zone,
         count: 1,
-        sectionAreaCm2: own.reduce((sum, section) => sum + section.areaCm2, 0),
+        sectionAreaCm2: inZone.reduce((sum, section) => sum + section.areaCm2, 0),
         hairsPerCm2: head.densityPerCm2,
         strandUm: head.strandDiameterUm,
         lengthCm: head.stretchedLengthCm[zone],
@@ -128,15 +128,15 @@ export function planWaiting(
   const installMin = clock;
   const present = new Set(sections.map((section) => section.zone));
   const quadrants = QUADRANTS.flatMap((quadrant): WaitingQuadrant[] => {
-    const own = times.filter((section) => section.quadrant === quadrant);
-    return own.length === 0 ? [] : [quadrantOf(hair, quadrant, own, present)];
+    const inQuadrant = times.filter((section) => section.quadrant === quadrant);
+    return inQuadrant.length === 0 ? [] : [quadrantOf(hair, quadrant, inQuadrant, present)];
   });
   const limits = waitingLimits(hair, [...present]);
   const { isMistedInTurn } = startStates[startState];
   const midMin = new Map<Zone, number>();
   for (const zone of present) {
-    const own = times.filter((section) => section.zone === zone);
-    midMin.set(zone, own.reduce((sum, s) => sum + (s.fromMin + s.untilMin) / 2, 0) / own.length);
+    const inZone = times.filter((section) => section.zone === zone);
+    midMin.set(zone, inZone.reduce((sum, s) => sum + (s.fromMin + s.untilMin) / 2, 0) / inZone.length);
   }
   const asUsual = hairMoisture(startState, porosityFactor, room);
   const lostShare = new Map<Zone, number>();

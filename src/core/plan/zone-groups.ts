@@ -27,8 +27,8 @@ export function zoneGroups(brief: Brief, sections: readonly SectionPlan[]): Zone
   const all = sumHairs(sections);
   return [...groups.values()]
     .map((zones): ZoneGroup => {
-      const own = sections.filter((section) => zones.includes(section.zone));
-      return { set: brief.zones[zones[0]!], zones, sections: own, share: sumHairs(own) / all };
+      const ofGroup = sections.filter((section) => zones.includes(section.zone));
+      return { set: brief.zones[zones[0]!], zones, sections: ofGroup, share: sumHairs(ofGroup) / all };
     })
     .sort((a, b) => b.share - a.share);
 }

@@ -10,22 +10,22 @@ import { sourceOf, type SectionPlan } from './section-forecasts';
 export function zoneVerdicts(brief: Brief, sections: readonly SectionPlan[]): ZoneVerdict[] {
   const isStretched = startStates[brief.set.startState].straightened > 0.5;
   return ZONES.flatMap((zone): ZoneVerdict[] => {
-    const own = sections.filter((section) => section.zone === zone);
-    if (own.length === 0) return [];
+    const inZone = sections.filter((section) => section.zone === zone);
+    if (inZone.length === 0) return [];
     const { technique: id, tool } = brief.zones[zone];
     const technique = techniqueOf(id);
-    const fullest = own.reduce((most, section) => (section.areaCm2 > most.areaCm2 ? section : most));
+    const fullest = inZone.reduce((most, section) => (section.areaCm2 > most.areaCm2 ? section : most));
     const wound = technique.tool ? tool : null;
     const problem = carryProblem(technique, fullest.bundle, wound, isStretched);
     return [
       {
         zone,
         technique: id,
-        sections: own.length,
+        sections: inZone.length,
         lengthCm: brief.head.stretchedLengthCm[zone],
         problem,
         proposals: problem
-          ? carryProposals(id, sourceOf(brief, zone, fullest.areaCm2), own.length, wound, isStretched)
+          ? carryProposals(id, sourceOf(brief, zone, fullest.areaCm2), inZone.length, wound, isStretched)
           : [],
       },
     ];

@@ -28,8 +28,8 @@ export type WeighedUnits = Partial<Readonly<Record<HandUnitId, number>>>;
  * @source the US teaspoon is 4.92892 ml (NIST Handbook 44, appendix C); pumps and dimes are common practice
  */
 export function handUnitG(unit: HandUnitId, gramsPerMl: number, weighed: WeighedUnits = {}): number {
-  const own = weighed[unit];
-  if (own !== undefined) return own;
+  const grams = weighed[unit];
+  if (grams !== undefined) return grams;
   const { per } = handUnits[unit];
   return 'grams' in per ? per.grams : per.millilitres * gramsPerMl;
 }

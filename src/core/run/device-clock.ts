@@ -17,7 +17,7 @@ export const KEPT_EXCHANGES = 8;
 export function clockOffsetMs(exchanges: readonly ClockExchange[]): number {
   const trip = ({ sentMs, receivedMs }: ClockExchange) => receivedMs - sentMs;
   const best = exchanges.reduce<ClockExchange | null>(
-    (own, other) => (own === null || trip(other) < trip(own) ? other : own),
+    (shortest, other) => (shortest === null || trip(other) < trip(shortest) ? other : shortest),
     null,
   );
   return best === null ? 0 : best.serverMs - (best.sentMs + best.receivedMs) / 2;

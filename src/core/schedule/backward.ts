@@ -97,7 +97,7 @@ function asleepOf(
 ): AsleepBlock[] {
   return blocks.flatMap((block) => {
     const { step, method = null } = block;
-    const asked = steps.find((own) => own.method.id === method);
+    const asked = steps.find((planned) => planned.method.id === method);
     if (step === 'dry' && asked?.method.canSleepIn) return [];
     const endMs = asked ? Math.min(block.endMs, block.startMs + asked.hours * HOUR_MS) : block.endMs;
     const minutes = overlapMin({ startMs: block.startMs, endMs }, nights);

@@ -55,8 +55,10 @@ function held(draft: SchoolDraft, roles: readonly RoleId[]): Partial<SchoolDraft
   return withLayers(draft, [...kept, ...missing.map((role) => ({ role }))]);
 }
 const holds = (draft: SchoolDraft, ...roles: readonly RoleId[]) => {
-  const own = layersOf(draft).filter(isHold);
-  return own.length === roles.length && roles.every((role) => own.some((layer) => layer.role === role));
+  const holding = layersOf(draft).filter(isHold);
+  return (
+    holding.length === roles.length && roles.every((role) => holding.some((layer) => layer.role === role))
+  );
 };
 
 const startsAt = (startState: NonNullable<SchoolDraft['set']['startState']>) => ({
@@ -283,8 +285,8 @@ export type ChosenSchools = Partial<Readonly<Record<SchoolQuestionId, string>>>;
 /** Questions of one step of a plan, for its technique. */
 export const questionsOf = (step: SchoolStep, technique: string): SchoolQuestionId[] =>
   SCHOOL_QUESTION_IDS.filter((id) => {
-    const { step: own, only } = schoolQuestion(id);
-    return own === step && (!only || only.includes(technique));
+    const { step: askedAt, only } = schoolQuestion(id);
+    return askedAt === step && (!only || only.includes(technique));
   });
 
 /** The school that a brief follows in one question, where a brief can tell; else the remembered one. */
@@ -301,8 +303,8 @@ export function followedSchool(
 
 /** A brief done as the remembered schools say. What no longer exists is passed over. */
 export function withSchools<T extends SchoolDraft>(draft: T, remembered: ChosenSchools): T {
-  return SCHOOL_QUESTION_IDS.reduce<T>((own, id) => {
+  return SCHOOL_QUESTION_IDS.reduce<T>((taught, id) => {
     const school = schoolQuestion(id).schools[remembered[id] ?? ''];
-    return school?.apply && !school.isOf?.(own) ? { ...own, ...school.apply(own) } : own;
+    return school?.apply && !school.isOf?.(taught) ? { ...taught, ...school.apply(taught) } : taught;
   }, draft);
 }

@@ -130,11 +130,11 @@ export function flowed(
   let yMm = columns[0]?.topMm ?? 0;
   for (const block of blocks.filter(({ lines }) => lines.length > 0)) {
     for (;;) {
-      const own = columns[column];
-      if (!own) return null;
-      const set = setBlock(block, own.widthMm, sizePt, measure);
-      if (yMm + set.heightMm <= own.bottomMm) {
-        marks.push(...set.marksAt(own.xMm, yMm));
+      const room = columns[column];
+      if (!room) return null;
+      const set = setBlock(block, room.widthMm, sizePt, measure);
+      if (yMm + set.heightMm <= room.bottomMm) {
+        marks.push(...set.marksAt(room.xMm, yMm));
         yMm += set.heightMm + GAP_MM;
         break;
       }

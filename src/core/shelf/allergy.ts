@@ -31,7 +31,7 @@ export function allergyMatches(
   const warned = wordsOf(note).filter((word) => word.length >= SHORTEST_WORD && !NOT_A_SUBSTANCE.has(word));
   return products.flatMap(({ name, ingredients }) => {
     const listed = new Set(wordsOf(ingredients).map(stem));
-    const word = warned.find((own) => listed.has(stem(own)));
+    const word = warned.find((warning) => listed.has(stem(warning)));
     return word ? [{ product: name, word }] : [];
   });
 }

@@ -55,5 +55,5 @@ export function batchParts(
   batchG: number,
 ): { productId: string; grams: number }[] {
   const whole = parts.reduce((sum, part) => sum + part.parts, 0);
-  return parts.map(({ productId, parts: own }) => ({ productId, grams: (batchG * own) / whole }));
+  return parts.map(({ productId, parts: share }) => ({ productId, grams: (batchG * share) / whole }));
 }

@@ -21,8 +21,8 @@ export function reservedFor(
   for (const other of booked) {
     const comesFirst = plan.readyMs === null || other.readyMs === null || other.readyMs <= plan.readyMs;
     if (other.id === plan.id || !comesFirst) continue;
-    for (const [id, own] of gramsByProduct(other.needs.doses, other.layerProductIds))
-      grams.set(id, (grams.get(id) ?? 0) + own);
+    for (const [id, wantedG] of gramsByProduct(other.needs.doses, other.layerProductIds))
+      grams.set(id, (grams.get(id) ?? 0) + wantedG);
   }
   return grams;
 }

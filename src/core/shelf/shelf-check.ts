@@ -143,8 +143,8 @@ export function checkShelf(
   const wanted = new Map<string, { kind: string; diameterMm: number; needed: number }>();
   for (const { kind: used, diameterMm, needed } of plan.tools) {
     const kind = toolKinds[used as ToolKindId]?.keptAs ?? used;
-    const own = wanted.get(toolKey({ kind, diameterMm })) ?? { kind, diameterMm, needed: 0 };
-    wanted.set(toolKey(own), { ...own, needed: own.needed + needed });
+    const soFar = wanted.get(toolKey({ kind, diameterMm })) ?? { kind, diameterMm, needed: 0 };
+    wanted.set(toolKey(soFar), { ...soFar, needed: soFar.needed + needed });
   }
   const tools = [...wanted.values()].map(({ kind, diameterMm, needed }): ToolNeed => {
     const have = owned.get(toolKey({ kind, diameterMm })) ?? 0;
@@ -161,7 +161,7 @@ export function checkShelf(
   let priceMinor: number | null = null;
   const unpriced: string[] = [];
   plan.doses.forEach((dose, i) => {
-    const product = shelf.find((own) => own.id === layerProductIds[i]);
+    const product = shelf.find((candidate) => candidate.id === layerProductIds[i]);
     const perG = product ? minorPerG(product) : null;
     if (perG === null) unpriced.push(product?.name ?? dose.role);
     else priceMinor = (priceMinor ?? 0) + perG * dose.grams;

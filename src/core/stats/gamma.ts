@@ -38,10 +38,10 @@ export function gammaUpperTail(a: number, x: number): number {
   let d = 1 / b;
   let fraction = d;
   for (let n = 1; n < 500; n++) {
-    const own = -n * (n - a);
+    const numerator = -n * (n - a);
     b += 2;
-    d = 1 / (own * d + b);
-    c = b + own / c;
+    d = 1 / (numerator * d + b);
+    c = b + numerator / c;
     const step = d * c;
     fraction *= step;
     if (Math.abs(step - 1) < 1e-16) break;

@@ -10,10 +10,10 @@ export class ParetoFront<T> {
   constructor(private readonly scores: (item: T) => readonly number[]) {}
 
   add(item: T): void {
-    const own = this.scores(item);
-    if (this.kept.some((other) => beats(other.own, own))) return;
-    this.kept = this.kept.filter((other) => !beats(own, other.own));
-    this.kept.push({ item, own });
+    const scored = this.scores(item);
+    if (this.kept.some((other) => beats(other.own, scored))) return;
+    this.kept = this.kept.filter((other) => !beats(scored, other.own));
+    this.kept.push({ item, own: scored });
   }
 
   get items(): T[] {

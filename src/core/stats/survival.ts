@@ -104,8 +104,8 @@ export function logRank(
   for (const day of days) {
     const atRisk = groups.map((group) => group.filter((style) => style.days >= day).length);
     const ended = groups.map((group) => group.filter((style) => style.ended && style.days === day).length);
-    const n = atRisk.reduce((sum, own) => sum + own, 0);
-    const d = ended.reduce((sum, own) => sum + own, 0);
+    const n = atRisk.reduce((sum, count) => sum + count, 0);
+    const d = ended.reduce((sum, count) => sum + count, 0);
     for (let i = 0; i < df; i++) {
       difference[i]! += ended[i]! - (d * atRisk[i]!) / n;
       for (let k = 0; k < df && n > 1; k++) {

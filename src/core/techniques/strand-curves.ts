@@ -68,13 +68,13 @@ export const twiceTwistedStrand =
   (theta: number): Vector => {
     const c = 1 / Math.tan(layRad);
     const along = Math.hypot(1, c);
-    const own = setShape.value.twiceTwistedOwn;
+    const ropeRadius = setShape.value.twiceTwistedOwn;
     const [cos, sin] = [Math.cos(theta), Math.sin(theta)];
     const [cos3, sin3] = [Math.cos(3 * theta), Math.sin(3 * theta)];
     return [
-      cos - own * cos3 * cos + (own * sin3 * c * sin) / along,
-      sin - own * cos3 * sin - (own * sin3 * c * cos) / along,
-      c * theta + (own * sin3) / along,
+      cos - ropeRadius * cos3 * cos + (ropeRadius * sin3 * c * sin) / along,
+      sin - ropeRadius * cos3 * sin - (ropeRadius * sin3 * c * cos) / along,
+      c * theta + (ropeRadius * sin3) / along,
     ];
   };
 

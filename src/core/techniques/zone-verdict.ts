@@ -20,8 +20,8 @@ export function groupedVerdicts<V extends { readonly problem: unknown; readonly 
   const groups = new Map<string, [V, ...V[]]>();
   for (const verdict of verdicts) {
     const key = JSON.stringify([verdict.problem, verdict.proposals]);
-    const own = groups.get(key);
-    if (own) own.push(verdict);
+    const group = groups.get(key);
+    if (group) group.push(verdict);
     else groups.set(key, [verdict]);
   }
   return [...groups.values()];

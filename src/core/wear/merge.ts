@@ -7,12 +7,12 @@ export function mergeReasons(
   const merged = new Map<string, { effect: number; text: string; weight: number }>();
   for (const { share, why } of parts) {
     for (const { factor, effect, text } of why) {
-      const own = merged.get(factor);
+      const soFar = merged.get(factor);
       const weight = Math.abs(effect) * share;
       merged.set(factor, {
-        effect: (own?.effect ?? 0) + share * effect,
-        text: own && own.weight >= weight ? own.text : text,
-        weight: Math.max(own?.weight ?? 0, weight),
+        effect: (soFar?.effect ?? 0) + share * effect,
+        text: soFar && soFar.weight >= weight ? soFar.text : text,
+        weight: Math.max(soFar?.weight ?? 0, weight),
       });
     }
   }

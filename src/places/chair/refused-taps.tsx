@@ -17,7 +17,7 @@ export function RefusedTaps({
 }) {
   const keyOf = ({ setId, message }: RefusedEvent) => `${setId} ${message}`;
   return [...new Set(refused.map(keyOf))].map((key) => {
-    const group = refused.filter((own) => keyOf(own) === key);
+    const group = refused.filter((tap) => keyOf(tap) === key);
     return (
       <Alert
         key={key}

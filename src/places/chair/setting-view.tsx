@@ -63,19 +63,19 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
       : number === inHand
         ? { kind: 'in-hand' }
         : { kind: 'plain' };
-  const section = drawn.find((own) => own.number === inHand);
+  const section = drawn.find((candidate) => candidate.number === inHand);
   const where = section
     ? `${ZONE_LABEL[section.zone]}${section.zone === 'left' || section.zone === 'right' || section.side === 'middle' ? '' : `, client’s ${section.side}`}`
     : '';
-  const own = inHand === null ? undefined : set.sectionLines[inHand];
+  const line = inHand === null ? undefined : set.sectionLines[inHand];
   const toolLine =
-    own?.toolKind && own.toolMm !== null
-      ? `${formatDiameter(own.toolMm, units)} ${toolKinds[own.toolKind].noun[0]}${own.winding ? `, wound ${WINDING_WORDS[own.winding]}` : ''}.`
+    line?.toolKind && line.toolMm !== null
+      ? `${formatDiameter(line.toolMm, units)} ${toolKinds[line.toolKind].noun[0]}${line.winding ? `, wound ${WINDING_WORDS[line.winding]}` : ''}.`
       : null;
   const remist = view.plan.drying.remistEveryMin;
   const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
   const waiting = QUADRANTS.filter((quadrant) =>
-    view.quadrants.some((own, i) => own === quadrant && !state.doneAtMs.has(i + 1) && i + 1 !== inHand),
+    view.quadrants.some((place, i) => place === quadrant && !state.doneAtMs.has(i + 1) && i + 1 !== inHand),
   );
   const needsMist = waiting.length > 0 && mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
 

@@ -8,7 +8,9 @@ async function askAfter(setId: string, sequence: number): Promise<readonly RunEv
   try {
     const response = await fetch(`/api/v1/sets/${setId}/events?after=${sequence}`, { cache: 'no-store' });
     const page = setEventsPage.safeParse(await response.json());
-    return page.success ? page.data.events.map((own) => ({ ...own.event, sequence: own.sequence })) : null;
+    return page.success
+      ? page.data.events.map((heard) => ({ ...heard.event, sequence: heard.sequence }))
+      : null;
   } catch {
     return null;
   }

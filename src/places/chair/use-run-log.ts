@@ -13,7 +13,7 @@ const NO_NEWS: OutboxNews = { waiting: [], refused: [], kept: [], isDeviceFull: 
 /** The log of a set as this device sees it: what the server has, and the taps on their way to it. */
 export function useRunLog(setId: string, sectionCount: number, known: readonly RunEvent[]) {
   /** Taps of this page, until the server has given them their place. */
-  const [own, setOwn] = useState<readonly RunEvent[]>([]);
+  const [tapped, setOwn] = useState<readonly RunEvent[]>([]);
   const [news, setNews] = useState(NO_NEWS);
   /** Taps that the outbox has not spoken of yet: until it does, nothing may be called kept. */
   const [fresh, setFresh] = useState<readonly string[]>([]);
@@ -63,11 +63,11 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
     const told = [...known, ...heard.filter(({ id }) => !known.some((event) => event.id === id))];
     const has = new Set(told.map(({ id }) => id));
     const ahead = offsetMs();
-    const mine = own
+    const mine = tapped
       .filter(({ id }) => !has.has(id))
       .map((event) => (event.sequence === null ? { ...event, atMs: event.atMs + ahead } : event));
     return runState([...told, ...mine], sectionCount);
-  }, [known, heard, own, sectionCount]);
+  }, [known, heard, tapped, sectionCount]);
 
   const mine = (queued: { readonly setId: string }) => queued.setId === setId;
   return {

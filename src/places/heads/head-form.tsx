@@ -228,7 +228,7 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
                           field.onChange(
                             event.target.checked
                               ? [...field.value, condition]
-                              : field.value.filter((own) => own !== condition),
+                              : field.value.filter((other) => other !== condition),
                           )
                         }
                       />

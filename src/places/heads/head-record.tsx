@@ -87,10 +87,10 @@ export function HeadRecordActions({
       </p>
       {merges.length > 0 && (
         <ul>
-          {merges.map((own) => (
-            <li key={own.id}>
-              {own.name} was merged into this on {formatDay(own.mergedAtMs, clock)}.{' '}
-              <Button size="small" disabled={isBusy} onClick={() => void part(own.id)}>
+          {merges.map((entry) => (
+            <li key={entry.id}>
+              {entry.name} was merged into this on {formatDay(entry.mergedAtMs, clock)}.{' '}
+              <Button size="small" disabled={isBusy} onClick={() => void part(entry.id)}>
                 Part them again
               </Button>
             </li>

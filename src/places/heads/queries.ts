@@ -40,7 +40,7 @@ export const loadHead = cache((id: string) =>
       sets: await listSets(database.db, studioId, 'all', id),
       plans: await listOpenPlans(database.db, studioId, id),
       merges: await listMerges(database.db, studioId, id),
-      others: (await listHeadNames(database.db, studioId)).filter((own) => own.id !== id),
+      others: (await listHeadNames(database.db, studioId)).filter((other) => other.id !== id),
       clock: clockOf(actor.studio),
       nowMs,
     };

@@ -92,7 +92,7 @@ export const copyPlan = action(planIdInput, async ({ input, actor, database, now
     const { brief, layerProductIds, headId, measurementId } = plan;
     const title = copyTitle(
       plan.title,
-      (await listOpenPlans(tx, studioId, headId)).map((own) => own.title),
+      (await listOpenPlans(tx, studioId, headId)).map((other) => other.title),
     );
     const copy = { title, brief, layerProductIds, headId, measurementId, status: 'draft' } as const;
     return createPlan(tx, studioId, copy, nowMs);

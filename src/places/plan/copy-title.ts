@@ -6,7 +6,7 @@ export function copyTitle(title: string, taken: readonly string[]): string {
   const stem = title.replace(COUNTED, '');
   for (let count = 2; ; count++) {
     const mark = ` (${count})`;
-    const own = stem.slice(0, LONGEST - mark.length) + mark;
-    if (!taken.includes(own)) return own;
+    const numbered = stem.slice(0, LONGEST - mark.length) + mark;
+    if (!taken.includes(numbered)) return numbered;
   }
 }

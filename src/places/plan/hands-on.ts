@@ -20,7 +20,7 @@ export function roundedSum(parts: readonly { readonly name: string; readonly min
   const whole = Math.max(1, Math.round(sum / grain));
   const shares = parts.map(({ min }) => min / grain);
   const given = shares.map(Math.floor);
-  const left = whole - given.reduce((total, own) => total + own, 0);
+  const left = whole - given.reduce((total, minutes) => total + minutes, 0);
   const order = shares
     .map((share, i) => ({ i, rest: share - given[i]! }))
     .sort((a, b) => b.rest - a.rest)
@@ -44,9 +44,9 @@ export const handsOnOf = ({ handsOn }: Pick<PlanFile, 'handsOn'>): WorkSum =>
 
 /** All the work of a set, from washing on: hands-on time with preparing before it. */
 export function workOf({ handsOn }: Pick<PlanFile, 'handsOn'>): WorkSum {
-  const own = handsOnOf({ handsOn });
+  const set = handsOnOf({ handsOn });
   const prep = roundedSum([{ name: 'wash and prep', min: handsOn.prepMin }]);
-  return { minutes: own.minutes + prep.minutes, parts: [...prep.parts, ...own.parts] };
+  return { minutes: set.minutes + prep.minutes, parts: [...prep.parts, ...set.parts] };
 }
 
 /** "set 1 h 30 + undo 15 min + separate 10 min". */

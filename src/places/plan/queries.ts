@@ -73,25 +73,25 @@ export const loadBeside = cache((id: string, beside: string) =>
     const head = plan && (await findHead(database.db, studioId, plan.headId));
     if (!plan || !head) return null;
     const open = await listOpenPlans(database.db, studioId, head.id);
-    const first = open.filter((own) => own.id === id);
+    const first = open.filter((other) => other.id === id);
     const wanted = beside.split(',').filter(Boolean);
-    const rest = open.filter((own) => own.id !== id);
-    const chosen = wanted.length === 0 ? rest : rest.filter((own) => wanted.includes(own.id));
+    const rest = open.filter((other) => other.id !== id);
+    const chosen = wanted.length === 0 ? rest : rest.filter((other) => wanted.includes(other.id));
     const drafts = [...first, ...chosen].slice(0, MOST_BESIDE);
     return {
       head,
       drafts: await Promise.all(
         drafts.map(async (draft) => {
-          const own = (await findPlan(database.db, studioId, draft.id))!;
+          const beside = (await findPlan(database.db, studioId, draft.id))!;
           return {
             ...draft,
-            brief: own.brief,
-            layerProductIds: own.layerProductIds,
-            answer: await settledView(own),
+            brief: beside.brief,
+            layerProductIds: beside.layerProductIds,
+            answer: await settledView(beside),
           };
         }),
       ),
-      open: rest.map((own) => ({ id: own.id, title: own.title })),
+      open: rest.map((other) => ({ id: other.id, title: other.title })),
       earlier: (await listSets(database.db, studioId, 'ended', head.id)).map(
         ({ id: setId, title, set, startedAtMs, lastGoodDay }) => ({
           setId,

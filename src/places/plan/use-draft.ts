@@ -51,11 +51,11 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
         } else if (answer.code === 'conflict') {
           // What was sent when the page was left, and came back from the browser's memory, is no other tab's: the
           // server takes the same words again without a conflict.
-          const own = sent.current;
-          const again = own && (await savePlan(wire(id, from, own)));
+          const away = sent.current;
+          const again = away && (await savePlan(wire(id, from, away)));
           const isOwn = again?.ok === true;
           const action = isOwn
-            ? ({ type: 'kept', content: own!, revision: again.value.revision } as const)
+            ? ({ type: 'kept', content: away!, revision: again.value.revision } as const)
             : ({ type: 'conflicted' } as const);
           latest.current = draftReducer(latest.current, action);
           dispatch(action);

@@ -44,10 +44,10 @@ export function usualPlan(
     wearBy: tomorrowMorning(nowMs, timeZone),
     timeZone,
   };
-  const own = withSchools(brief, schools);
+  const schooled = withSchools(brief, schools);
   return {
     title: `${headName}’s set`,
-    brief: own,
-    layerProductIds: (own.set.layers ?? []).map(() => null),
+    brief: schooled,
+    layerProductIds: (schooled.set.layers ?? []).map(() => null),
   };
 }

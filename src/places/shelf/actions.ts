@@ -46,10 +46,10 @@ export const saveTool = action(saveToolInput, async ({ input, actor, database, n
 
 /** What is in a mix, as far as it is still on the shelf. */
 const insideOf = (parts: readonly MixPart[], shelf: readonly Product[]) =>
-  parts.flatMap(({ productId, parts: own }) => {
+  parts.flatMap(({ productId, parts: share }) => {
     const product = shelf.find(({ id }) => id === productId);
     return product
-      ? [{ parts: own, of: { ...product, role: product.role as RoleId, minorPerG: minorPerG(product) } }]
+      ? [{ parts: share, of: { ...product, role: product.role as RoleId, minorPerG: minorPerG(product) } }]
       : [];
   });
 

@@ -35,7 +35,7 @@ export function WearStrip({
     <ol className={styles.strip} aria-label="Days of wear">
       {Array.from({ length: count }, (_, day) => {
         const date = dateOfDay(takenDownAtMs, day, clock.timeZone);
-        const entry = days.find((own) => own.day === day);
+        const entry = days.find((worn) => worn.day === day);
         const chance = chanceStillGood(band, day);
         return (
           <li key={day} data-week={day > 0 && isoWeekday(date) === clock.firstDay}>

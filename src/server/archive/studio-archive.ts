@@ -176,9 +176,9 @@ export const studioArchive = z
 export type StudioArchive = z.output<typeof studioArchive>;
 
 const rowsOf = async (reader: Reader, table: SQLiteTable, studioId: string) => {
-  const own = getTableColumns(table).studioId;
-  if (!own) throw new RangeError('a table without a studio');
-  const rows = await reader.select().from(table).where(eq(own, studioId));
+  const studioColumn = getTableColumns(table).studioId;
+  if (!studioColumn) throw new RangeError('a table without a studio');
+  const rows = await reader.select().from(table).where(eq(studioColumn, studioId));
   return rows.map((row) => Object.fromEntries(Object.entries(row).filter(([name]) => name !== 'studioId')));
 };
 

@@ -58,10 +58,10 @@ export function runsOf(text: string, face: FaceId): Run[] {
   for (const letter of text.normalize('NFC')) {
     const known = files.findIndex(({ font }) => font.hasGlyphForCodePoint(letter.codePointAt(0)!));
     const file = known < 0 ? 0 : known;
-    const own = known < 0 ? '?' : letter;
+    const shown = known < 0 ? '?' : letter;
     const last = runs.at(-1);
-    if (last?.file === file) runs[runs.length - 1] = { file, text: last.text + own };
-    else runs.push({ file, text: own });
+    if (last?.file === file) runs[runs.length - 1] = { file, text: last.text + shown };
+    else runs.push({ file, text: shown });
   }
   return runs;
 }

@@ -46,7 +46,7 @@ export async function sheetPdf(sheet: Sheet, madeAtMs: number): Promise<Uint8Arr
     const widths = runs.map((run) => runWidthPt(run, mark.sizePt, mark.face));
     let x = startPt(
       mark,
-      widths.reduce((sum, own) => sum + own, 0),
+      widths.reduce((sum, width) => sum + width, 0),
     );
     for (const [i, run] of runs.entries()) {
       page.drawText(run.text, {

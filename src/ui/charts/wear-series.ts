@@ -20,7 +20,7 @@ export function wearSeries(forecast: readonly WearDayForecast[], days: readonly 
   const last = Math.max(forecast.length - 1, ...days.map((day) => day.day));
   return Array.from({ length: last + 1 }, (_, day) => {
     const expected = forecast[day];
-    const entry = days.find((own) => own.day === day);
+    const entry = days.find((worn) => worn.day === day);
     return {
       day,
       ...(expected ? { forecastDefinition: expected.definition, forecastFrizz: expected.frizz } : {}),

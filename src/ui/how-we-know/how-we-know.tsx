@@ -24,20 +24,20 @@ export function HowWeKnow({
   onClose: () => void;
 }) {
   const title = useId();
-  const own = topic && topicOf(topic);
+  const shown = topic && topicOf(topic);
   return (
     <Drawer
       anchor="right"
-      open={own !== null}
+      open={shown !== null}
       onClose={onClose}
       slotProps={{ paper: { role: 'dialog', 'aria-labelledby': title, className: styles.sheet } }}
     >
-      {own && (
+      {shown && (
         <div className={styles.panel}>
           <header className={styles.head}>
             <div>
               <p className={styles.kicker}>How we know</p>
-              <h2 id={title}>{own.title}</h2>
+              <h2 id={title}>{shown.title}</h2>
             </div>
             <IconButton aria-label="Close" onClick={onClose}>
               <CloseIcon />
@@ -45,21 +45,21 @@ export function HowWeKnow({
           </header>
           <p className={styles.now}>{now}</p>
           <WhyList title={why?.title ?? ''} why={why} />
-          {own.how.map((line) => (
+          {shown.how.map((line) => (
             <p key={line}>{line}</p>
           ))}
           <h3>Checked against</h3>
-          <List lines={own.checkedAgainst} />
+          <List lines={shown.checkedAgainst} />
           <h3>Where it is weak</h3>
-          <List lines={own.weak} />
+          <List lines={shown.weak} />
           <details className={styles.figures}>
             <summary>more: the figures behind it, and the law as it is written</summary>
-            <p className={styles.law}>{own.law}</p>
-            {own.parameters.map(({ table, keys }) => (
+            <p className={styles.law}>{shown.law}</p>
+            {shown.parameters.map(({ table, keys }) => (
               <Parameters key={table} table={PARAMETER_TABLES[table]} keys={keys} />
             ))}
             <p className={styles.more}>
-              The whole model, with every figure and its source, is in docs/model/{own.page}.md of the
+              The whole model, with every figure and its source, is in docs/model/{shown.page}.md of the
               program.
             </p>
           </details>
@@ -94,18 +94,18 @@ function Parameters({ table, keys }: { table: ParameterTable; keys: readonly str
       </thead>
       <tbody>
         {keys.flatMap((key) => {
-          const own = table.records[key];
-          if (!own) return [];
+          const record = table.records[key];
+          if (!record) return [];
           return [
             <tr key={key}>
-              <th scope="row">{own.note}</th>
+              <th scope="row">{record.note}</th>
               <td>
-                {figure(own.value)} {own.unit === '–' ? '' : own.unit}
+                {figure(record.value)} {record.unit === '–' ? '' : record.unit}
                 <small>
-                  {figure(own.low)} to {figure(own.high)}
+                  {figure(record.low)} to {figure(record.high)}
                 </small>
               </td>
-              <td>{SOURCE_WORDS[own.source]}</td>
+              <td>{SOURCE_WORDS[record.source]}</td>
             </tr>,
           ];
         })}

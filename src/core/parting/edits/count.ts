@@ -19,13 +19,13 @@ interface Candidate {
 
 function candidates(recipe: PartingRecipe, step: 1 | -1, aspect: number, load: LoadOf): Candidate[] {
   const regions = recipe.panels.map((panel) => regionOf(recipe, panel));
-  const counts = recipe.panels.map((panel) => rowCounts(panel).reduce((sum, own) => sum + own, 0));
+  const counts = recipe.panels.map((panel) => rowCounts(panel).reduce((sum, row) => sum + row, 0));
   const loads = regions.map(({ polygon }) => load(polygon));
   const unevenness = (changed: number) =>
     coefficientOfVariation(
-      loads.flatMap((own, i) => {
+      loads.flatMap((regionLoad, i) => {
         const count = counts[i]! + (i === changed ? step : 0);
-        return Array.from({ length: count }, () => own / count);
+        return Array.from({ length: count }, () => regionLoad / count);
       }),
     );
   return recipe.panels.flatMap((panel, i): Candidate[] => {
@@ -37,11 +37,11 @@ function candidates(recipe: PartingRecipe, step: 1 | -1, aspect: number, load: L
       if (next < 1) return [];
       const band = bandOf(region, panel.rowLines, row);
       const width = lineLengthAt(band, region.frame, (panel.rowLines[row]! + panel.rowLines[row + 1]!) / 2);
-      const shape = (own: number) => own * Math.log(width ** 2 / (own * polygonArea(band) * aspect)) ** 2;
+      const shape = (size: number) => size * Math.log(width ** 2 / (size * polygonArea(band) * aspect)) ** 2;
       return [
         {
           panel: i,
-          rows: rows.map((own, r) => (r === row ? next : own)),
+          rows: rows.map((size, r) => (r === row ? next : size)),
           cost: even + SHAPE_WEIGHT * (shape(next) - shape(count)),
         },
       ];
@@ -63,7 +63,7 @@ export function changeCount(recipe: PartingRecipe, step: 1 | -1, aspect: number,
     return refused(`a head takes ${MIN_SECTIONS} to ${MAX_SECTIONS} sections`);
   }
   const best = candidates(recipe, step, aspect, load).reduce<Candidate | null>(
-    (lowest, own) => (lowest && lowest.cost <= own.cost ? lowest : own),
+    (lowest, change) => (lowest && lowest.cost <= change.cost ? lowest : change),
     null,
   );
   if (!best) return refused('every row is down to one section: part the head anew for fewer');

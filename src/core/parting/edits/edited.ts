@@ -26,7 +26,7 @@ export const rowCounts = (panel: RecipePanel): number[] => panel.cuts.map((cuts)
 /** A recipe with one panel changed. */
 export const withPanel = (recipe: PartingRecipe, index: number, panel: RecipePanel): PartingRecipe => ({
   ...recipe,
-  panels: recipe.panels.map((own, i) => (i === index ? panel : own)),
+  panels: recipe.panels.map((before, i) => (i === index ? panel : before)),
 });
 
 /** A length on the head in units of R. */

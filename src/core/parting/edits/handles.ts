@@ -45,7 +45,7 @@ export function partHandles(recipe: PartingRecipe): Handle[] {
 
 /** The lines round one section, where they can be taken hold of. */
 export function sectionHandles({ recipe, sections }: Layout, key: string): Handle[] {
-  const section = sections.find((own) => own.key === key);
+  const section = sections.find((other) => other.key === key);
   const panelIndex = recipe.panels.findIndex(({ id }) => id === section?.panel);
   const panel = recipe.panels[panelIndex];
   if (!section?.frame || !panel) return [];
@@ -78,7 +78,7 @@ export function moveHandle(recipe: PartingRecipe, handle: Handle, to: ChartPoint
     const { f } = framePoint(to);
     return movePart(
       recipe,
-      partPoints(recipe).map((own, i) => (i === handle.point ? ([own[0], f] as const) : own)),
+      partPoints(recipe).map((station, i) => (i === handle.point ? ([station[0], f] as const) : station)),
       load,
     );
   }

@@ -51,7 +51,7 @@ export function moveRowLine(recipe: PartingRecipe, panelIndex: number, line: num
   return edited(
     withPanel(recipe, panelIndex, {
       ...panel,
-      rowLines: panel.rowLines.map((own, i) => (i === line ? at : own)),
+      rowLines: panel.rowLines.map((before, i) => (i === line ? at : before)),
     }),
   );
 }
@@ -83,7 +83,9 @@ export function moveCut(
   return edited(
     withPanel(recipe, panelIndex, {
       ...panel,
-      cuts: panel.cuts.map((own, r) => (r === row ? own.map((value, c) => (c === cut ? at : value)) : own)),
+      cuts: panel.cuts.map((cutsOfRow, r) =>
+        r === row ? cutsOfRow.map((value, c) => (c === cut ? at : value)) : cutsOfRow,
+      ),
     }),
   );
 }
@@ -104,11 +106,11 @@ function acrossAt(polygon: readonly { f: number; t: number }[], t: number): read
 /** Moves the worn part. The panels beside it are cut evenly again in the rows they have. */
 export function movePart(recipe: PartingRecipe, points: PartPoints, load: LoadOf): Edited {
   if (recipe.part.points.length === 0) return refused('this parting has no part to move');
-  const own = points.map(([t, f]) => [t, Math.min(PART_LIMIT, Math.max(-PART_LIMIT, f))] as const);
-  if (own.some(([t], i) => i > 0 && t >= own[i - 1]![0])) {
+  const bounded = points.map(([t, f]) => [t, Math.min(PART_LIMIT, Math.max(-PART_LIMIT, f))] as const);
+  if (bounded.some(([t], i) => i > 0 && t >= bounded[i - 1]![0])) {
     return refused('the points of a part go from the face to the nape');
   }
-  const moved: PartingRecipe = { ...recipe, part: { ...recipe.part, points: own } };
+  const moved: PartingRecipe = { ...recipe, part: { ...recipe.part, points: bounded } };
   return edited({
     ...moved,
     panels: moved.panels.map((panel) =>
@@ -123,10 +125,10 @@ export function movePart(recipe: PartingRecipe, points: PartPoints, load: LoadOf
 function tilt(recipe: PartingRecipe, load: LoadOf): number {
   const side = { left: { load: 0, count: 0 }, right: { load: 0, count: 0 } };
   for (const panel of recipe.panels) {
-    const own = PANELS[panel.id].side;
-    if (own === null) continue;
-    side[own].load += load(regionOf(recipe, panel).polygon);
-    side[own].count += rowCounts(panel).reduce((sum, count) => sum + count, 0);
+    const where = PANELS[panel.id].side;
+    if (where === null) continue;
+    side[where].load += load(regionOf(recipe, panel).polygon);
+    side[where].count += rowCounts(panel).reduce((sum, count) => sum + count, 0);
   }
   return side.left.load / side.left.count - side.right.load / side.right.count;
 }

@@ -59,7 +59,7 @@ export function drawnPatch(layout: Layout, points: readonly ChartPoint[]): Edite
 
 /** Leaves a round patch out at the middle of a section: what a pen does, for the keyboard. */
 export function roundPatch(layout: Layout, key: string, diameterCm: number): Edited {
-  const section = layout.sections.find((own) => own.key === key);
+  const section = layout.sections.find((other) => other.key === key);
   if (!section) return refused('that section is gone; pick another');
   const { x, y } = section.centroid;
   const away = Math.hypot(x, y);

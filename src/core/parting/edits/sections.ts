@@ -43,10 +43,10 @@ export function splitSection(layout: Layout, key: string, load: LoadOf, axis?: S
   const ts = outline.map((point) => point.t);
   const [back, face] = [Math.min(...ts), Math.max(...ts)];
   const width = lineLengthAt(outline, frame, (back + face) / 2);
-  const own = axis ?? (width ** 2 > polygonArea(outline) ? 'cut' : 'row');
+  const along = axis ?? (width ** 2 > polygonArea(outline) ? 'cut' : 'row');
   const half = load(outline) / 2;
-  const at = cutForLoad(outline, frame, own === 'cut' ? 'f' : 't', half, TOLERANCE * half, load);
-  return edited({ ...recipe, splits: [...recipe.splits, { key, axis: own, at }] });
+  const at = cutForLoad(outline, frame, along === 'cut' ? 'f' : 't', half, TOLERANCE * half, load);
+  return edited({ ...recipe, splits: [...recipe.splits, { key, axis: along, at }] });
 }
 
 function distanceToEdge({ x, y }: ChartPoint, outline: readonly ChartPoint[]): number {
@@ -86,11 +86,14 @@ export const joinable = (layout: Layout, key: string): LaidSection[] => {
   const section = find(layout, key);
   const least = inRadii(layout.recipe, TOUCHING_CM);
   if (!section) return [];
-  const own = boundsOf(section.outline);
+  const bounds = boundsOf(section.outline);
   return layout.sections.filter((other) => {
     const its = boundsOf(other.outline);
     const isNear =
-      own.left <= its.right && its.left <= own.right && own.low <= its.high && its.low <= own.high;
+      bounds.left <= its.right &&
+      its.left <= bounds.right &&
+      bounds.low <= its.high &&
+      its.low <= bounds.high;
     return other !== section && isNear && sharedEdge(section, other) >= least;
   });
 };
@@ -108,7 +111,7 @@ export function mergeSections(layout: Layout, key: string, other: string): Edite
     return edited({ ...recipe, splits: recipe.splits.filter((split) => split.key !== parent) });
   }
   // A joined section is joined again as all it was made of.
-  const partsOf = (own: string) => recipe.merges.find((keys) => keys.join('+') === own) ?? [own];
+  const partsOf = (joined: string) => recipe.merges.find((keys) => keys.join('+') === joined) ?? [joined];
   const [first, second] = a.number < b.number ? [key, other] : [other, key];
   const kept = recipe.merges.filter((keys) => ![key, other].includes(keys.join('+')));
   const keys = [...partsOf(first), ...partsOf(second)];

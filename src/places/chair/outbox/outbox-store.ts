@@ -91,7 +91,7 @@ export function browserStore(): OutboxStore {
     const tx = (await open()).transaction(['waiting', 'device'], 'readwrite', STRICT);
     const device = tx.objectStore('device');
     const waiting = tx.objectStore('waiting');
-    const known = (await waiting.getAll()).find((own) => own.event.id === event.id);
+    const known = (await waiting.getAll()).find((tap) => tap.event.id === event.id);
     const number = ((await device.get('number'))?.count ?? 0) + 1;
     const queued = known ?? { number, setId, event };
     if (!known)
@@ -136,7 +136,7 @@ export function browserStore(): OutboxStore {
       const tx = (await open()).transaction(['waiting', 'refused'], 'readwrite', STRICT);
       await Promise.all([
         ...[...kept, ...refused].map(({ number }) => tx.objectStore('waiting').delete(number)),
-        ...refused.map((own) => tx.objectStore('refused').put(own)),
+        ...refused.map((tap) => tx.objectStore('refused').put(tap)),
         tx.done,
       ]);
     },

@@ -79,7 +79,7 @@ export function createOutbox(
   const settle = async (kept: readonly QueuedEvent[], refused: readonly RefusedEvent[]) => {
     const settled = new Set([...kept, ...refused].map(({ number }) => number));
     unwritten = unwritten.filter(({ number }) => !settled.has(number));
-    unwrittenRefused.push(...refused.filter((own) => !isWritten(own)));
+    unwrittenRefused.push(...refused.filter((tap) => !isWritten(tap)));
     await store
       .settle(kept.filter(isWritten), refused.filter(isWritten))
       // A device that cannot write sends again later; the server knows what it has.
@@ -106,7 +106,7 @@ export function createOutbox(
       if (batch.length > 1) return sendSome(1);
       await settle(
         [],
-        batch.map((own) => ({ ...own, message: sent.message })),
+        batch.map((tap) => ({ ...tap, message: sent.message })),
       );
       await tell();
       return true;
@@ -114,12 +114,12 @@ export function createOutbox(
     const kept: QueuedEvent[] = [];
     const refused: RefusedEvent[] = [];
     const news: (RunEvent & { setId: string })[] = [];
-    for (const own of batch) {
-      const verdict = sent.verdicts.find(({ id }) => id === own.event.id);
+    for (const tap of batch) {
+      const verdict = sent.verdicts.find(({ id }) => id === tap.event.id);
       if (verdict?.kept) {
-        kept.push(own);
-        news.push({ ...own.event, setId: own.setId, sequence: verdict.sequence, atMs: verdict.atMs });
-      } else if (verdict) refused.push({ ...own, message: verdict.message });
+        kept.push(tap);
+        news.push({ ...tap.event, setId: tap.setId, sequence: verdict.sequence, atMs: verdict.atMs });
+      } else if (verdict) refused.push({ ...tap, message: verdict.message });
     }
     await settle(kept, refused);
     keptSoFar.push(...news);
@@ -165,7 +165,7 @@ export function createOutbox(
     decide: async (refused, choice) => {
       const decided = new Set(refused.map(({ number }) => number));
       unwrittenRefused = unwrittenRefused.filter(({ number }) => !decided.has(number));
-      if (choice === 'again') unwritten.push(...refused.filter((own) => !isWritten(own)));
+      if (choice === 'again') unwritten.push(...refused.filter((tap) => !isWritten(tap)));
       await store.decide(refused.filter(isWritten), choice);
       await tell();
       if (choice === 'again') void flush();

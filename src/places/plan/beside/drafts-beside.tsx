@@ -38,9 +38,9 @@ export function DraftsBeside({ head, drafts, open, earlier, products, tools, han
   const shown = isAll || drafts.length < 2 ? rows : rows.filter(isDifferent);
   const figures = compared.map(({ answer }) => answer && comparedPlan(answer.view.plan));
   const choose = (id: string, isShown: boolean) => {
-    const [own, ...beside] = drafts.map((draft) => draft.id);
+    const [first, ...beside] = drafts.map((draft) => draft.id);
     const next = isShown ? [...beside, id] : beside.filter((other) => other !== id);
-    router.replace(`/plan/${own}/beside?with=${next.join(',') || 'none'}`);
+    router.replace(`/plan/${first}/beside?with=${next.join(',') || 'none'}`);
   };
   const done = async (
     work: Promise<{ ok: true } | { ok: false; errors: readonly { message: string }[] }>,
@@ -127,11 +127,11 @@ export function DraftsBeside({ head, drafts, open, earlier, products, tools, han
             {drafts.length > 1 && (
               <tr className={styles.words}>
                 <th scope="row">Against A</th>
-                {figures.map((own, i) => (
+                {figures.map((column, i) => (
                   <td key={drafts[i]!.id}>
-                    {i === 0 || !own || !figures[0]
+                    {i === 0 || !column || !figures[0]
                       ? '–'
-                      : differenceWords(figures[0], own, units).join(', ') || 'comes to the same'}
+                      : differenceWords(figures[0], column, units).join(', ') || 'comes to the same'}
                   </td>
                 ))}
               </tr>

@@ -46,7 +46,7 @@ const nothing = () => undefined;
 function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
   const { brief } = content;
   return PLAN_STEPS.flatMap((step) => {
-    const own = step({
+    const line = step({
       content,
       plan: answer?.view.plan ?? null,
       fullestBundle: answer?.view.fullestBundle ?? null,
@@ -66,8 +66,8 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       changeBrief: nothing,
       changeSet: nothing,
     });
-    return own
-      ? [{ id: own.id, title: own.title, text: [own.answer, own.note].filter(Boolean).join('; ') }]
+    return line
+      ? [{ id: line.id, title: line.title, text: [line.answer, line.note].filter(Boolean).join('; ') }]
       : [];
   });
 }
@@ -135,7 +135,7 @@ export function besideRows(drafts: readonly ComparedDraft[], context: RowContext
       id,
       title,
       kind,
-      cells: of.map((own) => own.find((line) => line.id === id)?.text ?? null),
+      cells: of.map((ofDraft) => ofDraft.find((line) => line.id === id)?.text ?? null),
     }));
   };
   return [

@@ -23,7 +23,7 @@ export function DryingSteps({
   onChange: (steps: DraftDrying) => void;
 }) {
   const change = (at: number, step: Partial<DraftDrying[number]>) =>
-    onChange(steps.map((own, i) => (i === at ? { ...own, ...step } : own)));
+    onChange(steps.map((before, i) => (i === at ? { ...before, ...step } : before)));
   return (
     <>
       {steps.map((step, i) => (

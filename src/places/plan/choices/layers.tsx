@@ -224,7 +224,7 @@ export function Layers({
             step={1}
             onCommit={(grams) =>
               onChange(
-                layers.map((own, j) => (j === i ? { ...own, grams } : own)),
+                layers.map((before, j) => (j === i ? { ...before, grams } : before)),
                 [...productIds],
               )
             }

@@ -134,16 +134,16 @@ function ZoneFields({
   units: Units;
   changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
-  const own = brief.set.zones?.[zone];
-  const kind = techniqueOf(own?.technique ?? brief.set.technique).tool;
-  const sizes = own && kind ? toolsFor(tools, kind) : [];
-  const size = own?.tool ?? brief.set.tool;
+  const draft = brief.set.zones?.[zone];
+  const kind = techniqueOf(draft?.technique ?? brief.set.technique).tool;
+  const sizes = draft && kind ? toolsFor(tools, kind) : [];
+  const size = draft?.tool ?? brief.set.tool;
   const chosen = sizes.find(({ diameterMm }) => diameterMm === size?.diameterMm);
   return (
     <div className={styles.zone}>
       <SelectField
         label={capitalised(ZONE_LABEL[zone])}
-        value={own?.technique ?? SAME}
+        value={draft?.technique ?? SAME}
         options={[
           { value: SAME, label: 'as the rest' },
           ...TECHNIQUE_IDS.map((id) => ({ value: id, label: techniqueOf(id).label })),
@@ -152,18 +152,18 @@ function ZoneFields({
           changeBrief(withZone(brief, zone, value === SAME ? null : { technique: value as TechniqueId }))
         }
       />
-      {own && (
+      {draft && (
         <NumberField
           label="How many"
-          value={own.sections ?? 6}
+          value={draft.sections ?? 6}
           low={1}
           high={MAX_SECTIONS}
           whole
           width={120}
-          onCommit={(sections) => changeBrief(withZone(brief, zone, { ...own, sections }))}
+          onCommit={(sections) => changeBrief(withZone(brief, zone, { ...draft, sections }))}
         />
       )}
-      {own && sizes.length > 0 && (
+      {draft && sizes.length > 0 && (
         <SelectField
           label="Size"
           value={chosen?.id ?? ''}
@@ -175,7 +175,7 @@ function ZoneFields({
           ]}
           onChange={(id) => {
             const next = sizes.find((tool) => tool.id === id);
-            if (next) changeBrief(withZone(brief, zone, { ...own, tool: toolOf(next) }));
+            if (next) changeBrief(withZone(brief, zone, { ...draft, tool: toolOf(next) }));
           }}
         />
       )}
@@ -185,7 +185,7 @@ function ZoneFields({
 
 /** What is done differently where: a tapered cut mixes techniques and sizes. */
 export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrief }) => {
-  const own = ZONES.filter((zone) => set.zones?.[zone]);
+  const different = ZONES.filter((zone) => set.zones?.[zone]);
   const troubled = plan?.zones.filter((zone) => zone.problem !== null) ?? [];
   const nameOf = (zone: Zone) => {
     const technique = set.zones?.[zone]?.technique;
@@ -194,7 +194,7 @@ export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrie
   return {
     id: 'zones',
     title: 'By zone',
-    answer: own.length === 0 ? 'The same all over' : capitalised(own.map(nameOf).join(', ')),
+    answer: different.length === 0 ? 'The same all over' : capitalised(different.map(nameOf).join(', ')),
     note: troubled.length > 0 ? `look at ${troubled.map(({ zone }) => ZONE_LABEL[zone]).join(', ')}` : null,
     body: (
       <>

@@ -32,14 +32,14 @@ export function PrepSteps({ steps, onChange }: { steps: DraftPrep; onChange: (st
                 value={minutes ?? usualMin}
                 {...SET_RANGES.prepMinutes}
                 step={5}
-                onCommit={(own) =>
-                  onChange(steps.map((one) => (one.step === step ? { step, minutes: own } : one)))
+                onCommit={(typedMin) =>
+                  onChange(steps.map((one) => (one.step === step ? { step, minutes: typedMin } : one)))
                 }
               />
               <IconButton
                 size="small"
                 aria-label={`Leave out: ${label}`}
-                onClick={() => onChange(steps.filter((own) => own.step !== step))}
+                onClick={() => onChange(steps.filter((other) => other.step !== step))}
               >
                 <CloseIcon width={18} height={18} />
               </IconButton>

@@ -34,7 +34,7 @@ export function Schools({
         </summary>
         <fieldset>
           <legend className="visually-hidden">{label}</legend>
-          {Object.entries(schools).map(([school, own]) => (
+          {Object.entries(schools).map(([school, said]) => (
             <label key={school}>
               <input
                 type="radio"
@@ -44,8 +44,8 @@ export function Schools({
                 onClick={() => followed === school && !isRemembered && onTake(id, school)}
               />
               <span>
-                <strong>{own.label}</strong>
-                <small>{own.line}</small>
+                <strong>{said.label}</strong>
+                <small>{said.line}</small>
               </span>
             </label>
           ))}

@@ -116,21 +116,21 @@ const layers: PlanStep = ({
   onChange,
   changeSet,
 }) => {
-  const own = set.layers ?? [];
-  const named = own
+  const planned = set.layers ?? [];
+  const named = planned
     .map((layer, i) => layerName(layer, content.layerProductIds[i] ?? null, products))
-    .filter((name, i) => name !== productRoles[own[i]!.role].label);
+    .filter((name, i) => name !== productRoles[planned[i]!.role].label);
   return {
     id: 'layers',
     title: 'Layers, in order',
     answer:
-      capitalised(own.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ')) ||
+      capitalised(planned.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ')) ||
       'Nothing on it',
     note: named.join(', '),
     body: (
       <>
         <Layers
-          layers={own}
+          layers={planned}
           productIds={content.layerProductIds}
           shelf={products}
           allergies={allergies}
@@ -159,19 +159,19 @@ const tool: PlanStep = ({ set, tools, plan, fullestBundle, units, changeSet }) =
   const kind = toolKindOfSet(set);
   if (kind === null) return null;
   const { label, usual } = toolKinds[kind];
-  const own = set.tool ?? { ...usual, owned: 0 };
+  const planned = set.tool ?? { ...usual, owned: 0 };
   const fit = plan?.tool;
   return {
     id: 'tool',
     title: label,
-    answer: formatDiameter(own.diameterMm, units),
+    answer: formatDiameter(planned.diameterMm, units),
     note:
       fit &&
       `${formatIndex(fit.turns)} ${fit.turns <= 1 ? 'turn' : 'turns'} round it, ${fit.fits ? 'in one layer' : 'hair over hair'}`,
     body: (
       <ToolChoice
         kind={kind}
-        tool={own}
+        tool={planned}
         shelf={toolsFor(tools, kind)}
         plan={plan}
         fullestBundle={fullestBundle}
@@ -272,18 +272,18 @@ const nights: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
 };
 
 const room: PlanStep = ({ brief, units, changeBrief }) => {
-  const own = { ...USUAL_ROOM, ...brief.room };
-  const change = (part: Partial<typeof own>) => changeBrief({ room: { ...own, ...part } });
+  const chosen = { ...USUAL_ROOM, ...brief.room };
+  const change = (part: Partial<typeof chosen>) => changeBrief({ room: { ...chosen, ...part } });
   return {
     id: 'room',
     title: 'Room and weather',
-    answer: `${formatTemperature(own.temperatureC, units)}, ${Math.round(own.relativeHumidity * 100)} % humid`,
-    note: `dew point outdoors ${formatTemperature(own.dewPointOutsideC, units)}`,
+    answer: `${formatTemperature(chosen.temperatureC, units)}, ${Math.round(chosen.relativeHumidity * 100)} % humid`,
+    note: `dew point outdoors ${formatTemperature(chosen.dewPointOutsideC, units)}`,
     body: (
       <>
         <TemperatureField
           label="Room"
-          valueC={own.temperatureC}
+          valueC={chosen.temperatureC}
           lowC={ROOM_RANGES.temperatureC.low}
           highC={ROOM_RANGES.temperatureC.high}
           onCommit={(temperatureC) => change({ temperatureC })}
@@ -291,7 +291,7 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
         <NumberField
           label="Humidity indoors"
           unit="%"
-          value={Math.round(own.relativeHumidity * 100)}
+          value={Math.round(chosen.relativeHumidity * 100)}
           low={100 * ROOM_RANGES.relativeHumidity.low}
           high={100 * ROOM_RANGES.relativeHumidity.high}
           step={5}
@@ -299,7 +299,7 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
         />
         <TemperatureField
           label="Dew point outdoors"
-          valueC={own.dewPointOutsideC}
+          valueC={chosen.dewPointOutsideC}
           lowC={-30}
           highC={35}
           onCommit={(dewPointOutsideC) => change({ dewPointOutsideC })}

@@ -36,7 +36,9 @@ export function ToolChoice({
   const { units } = useUnits();
   const { label, noun, lengthLabel, usual, gap } = toolKinds[kind];
   const lengthMm = tool.workingLengthMm ?? usual.workingLengthMm;
-  const chosen = shelf.find((own) => own.diameterMm === tool.diameterMm && own.workingLengthMm === lengthMm);
+  const chosen = shelf.find(
+    (size) => size.diameterMm === tool.diameterMm && size.workingLengthMm === lengthMm,
+  );
   const fit = plan?.tool;
   const next =
     fit && !fit.fits && fullestBundle && kind !== 'former' ? nextRodUp(fullestBundle, shelf, gap) : null;
@@ -46,23 +48,23 @@ export function ToolChoice({
         legend={`${label}: size`}
         value={chosen?.id ?? OTHER}
         choices={[
-          ...shelf.map((own) => ({
-            value: own.id,
-            label: formatDiameter(own.diameterMm, units),
+          ...shelf.map((size) => ({
+            value: size.id,
+            label: formatDiameter(size.diameterMm, units),
             hint: (
               <>
                 <svg className={styles.swatch} viewBox="0 0 20 10" aria-hidden="true">
-                  <rect x="0.500" y="1" width="19" height="8" rx="4" fill={own.swatch} stroke="#2b1a14" />
+                  <rect x="0.500" y="1" width="19" height="8" rx="4" fill={size.swatch} stroke="#2b1a14" />
                 </svg>
-                {own.owned} in the drawer
+                {size.owned} in the drawer
               </>
             ),
           })),
           { value: OTHER, label: 'Another size' },
         ]}
         onChange={(id) => {
-          const own = shelf.find((one) => one.id === id);
-          onChange(own ? toolOf(own) : { ...usual, diameterMm: usual.diameterMm + 2, owned: 0 });
+          const size = shelf.find((one) => one.id === id);
+          onChange(size ? toolOf(size) : { ...usual, diameterMm: usual.diameterMm + 2, owned: 0 });
         }}
       />
       {!chosen && (

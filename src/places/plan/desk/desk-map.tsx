@@ -91,9 +91,9 @@ export function DeskMap({ brief, answer, isCurrent, head, tools, view, onView, o
             turned={view.isTurned}
             {...(hand ? editing(hand, view, onView) : {})}
             detailOf={(section) => {
-              const own = plan?.sections[section.number - 1];
-              return own
-                ? `${formatArea(own.areaCm2, units)}, about ${(Math.round(own.hairCount / HAIR_GRAIN) * HAIR_GRAIN).toLocaleString('en-GB')} hairs`
+              const planned = plan?.sections[section.number - 1];
+              return planned
+                ? `${formatArea(planned.areaCm2, units)}, about ${(Math.round(planned.hairCount / HAIR_GRAIN) * HAIR_GRAIN).toLocaleString('en-GB')} hairs`
                 : '';
             }}
           />

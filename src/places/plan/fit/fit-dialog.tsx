@@ -98,9 +98,9 @@ export function FitDialog({
       })),
       drying: form.drying,
     };
-    const own = startFit(brief, means, wishes, setProgress);
-    running.current = own;
-    void own.done.then((found) => {
+    const search = startFit(brief, means, wishes, setProgress);
+    running.current = search;
+    void search.done.then((found) => {
       setErrors(found);
       setRunning(false);
     });
@@ -171,8 +171,8 @@ export function FitDialog({
                   checked={form.drying.includes(id)}
                   onChange={(event) =>
                     change({
-                      drying: DRYING_METHOD_IDS.filter((own) =>
-                        own === id ? event.target.checked : form.drying.includes(own),
+                      drying: DRYING_METHOD_IDS.filter((method) =>
+                        method === id ? event.target.checked : form.drying.includes(method),
                       ),
                     })
                   }

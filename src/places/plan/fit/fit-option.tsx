@@ -53,7 +53,7 @@ export function FitOption({
   return (
     <li className={styles.option}>
       {strengths.length > 0 && (
-        <p className={styles.strengths}>{strengths.map((own) => STRENGTHS[own]).join(', ')}</p>
+        <p className={styles.strengths}>{strengths.map((strength) => STRENGTHS[strength]).join(', ')}</p>
       )}
       <h3>{option.words}</h3>
       {differences.length > 0 && (

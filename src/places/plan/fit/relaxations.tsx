@@ -39,11 +39,11 @@ export function Relaxations({
   }
   return (
     <>
-      {relaxed.map((own) => (
-        <section key={own.wish}>
-          <p className={styles.give}>{giveWords(own, units)}</p>
+      {relaxed.map((relaxation) => (
+        <section key={relaxation.wish}>
+          <p className={styles.give}>{giveWords(relaxation, units)}</p>
           <ul className={styles.options}>
-            <FitOption option={own.option} now={now} onTake={() => onTake(own.option)} />
+            <FitOption option={relaxation.option} now={now} onTake={() => onTake(relaxation.option)} />
           </ul>
         </section>
       ))}

@@ -54,12 +54,12 @@ export function useHandParting(
   isCurrent: boolean,
   onChange: (part: Partial<DraftBrief>) => void,
 ): HandParting | null {
-  const own = (brief.parting?.recipe as PartingRecipe | undefined) ?? answered;
+  const drawn = (brief.parting?.recipe as PartingRecipe | undefined) ?? answered;
   const [preview, setPreview] = useState<{ from: PartingRecipe; recipe: PartingRecipe } | null>(null);
   const [selectedKey, setSelectedKey] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   // A preview belongs to the lines it was dragged from.
-  const recipe = preview && preview.from === own ? preview.recipe : own;
+  const recipe = preview && preview.from === drawn ? preview.recipe : drawn;
   const sizes = JSON.stringify(brief.parting?.zoneSize ?? {});
   const leftOut = JSON.stringify(recipe?.exclude ?? []);
   const load = useMemo(() => {
@@ -82,27 +82,27 @@ export function useHandParting(
   const hasOwnLines = brief.parting?.recipe !== undefined;
   // What a parting cut anew would be like: the lines drawn by hand are measured against it.
   const freshAspect = useMemo(() => {
-    if (!isOn || !own || !hasOwnLines) return null;
+    if (!isOn || !drawn || !hasOwnLines) return null;
     const given = JSON.parse(sizes) as Partial<Record<string, number>>;
     const spec = {
-      circumferenceCm: own.circumferenceCm,
-      count: recipeCount(own),
-      pattern: own.pattern,
-      part: own.part.kind,
+      circumferenceCm: drawn.circumferenceCm,
+      count: recipeCount(drawn),
+      pattern: drawn.pattern,
+      part: drawn.part.kind,
       aspect: techniqueOf(brief.set.technique).sectionAspect,
       sizes: perZone((zone) => given[zone] ?? 1),
       own: {},
     };
     const { sections } = layOut(generateRecipe(spec));
     return sections.reduce((sum, { outline }) => sum + aspectOf(outline), 0) / sections.length;
-  }, [isOn, own, hasOwnLines, sizes, brief.set.technique]);
-  if (!laid || !recipe || !own) return null;
+  }, [isOn, drawn, hasOwnLines, sizes, brief.set.technique]);
+  if (!laid || !recipe || !drawn) return null;
 
   const { layout } = laid;
   const selected = layout.sections.find(({ key }) => key === selectedKey) ?? null;
   const apply = (edit: Edited) => {
     setPreview(null);
-    if (!isCurrent && own === answered) return;
+    if (!isCurrent && drawn === answered) return;
     if (!edit.ok) return setProblem(edit.why);
     setProblem(null);
     onChange(withRecipe(brief, edit.recipe));
@@ -122,7 +122,7 @@ export function useHandParting(
     apply,
     drag: (handle, to) => {
       const edit = moveHandle(recipe, handle, to, load);
-      if (edit.ok) setPreview({ from: own, recipe: edit.recipe });
+      if (edit.ok) setPreview({ from: drawn, recipe: edit.recipe });
     },
     drop: (handle, to) => apply(moveHandle(recipe, handle, to, load)),
     nudge: (handle, cm) => apply(nudgeHandle(recipe, handle, cm, load)),

@@ -323,10 +323,10 @@ export function makeHeadScene(canvas: HTMLCanvasElement, options: HeadSceneOptio
     dispose: () => {
       resized.disconnect();
       controls.dispose();
-      scene.traverse((own) => {
-        if (!(own instanceof Mesh)) return;
-        (own.geometry as BufferGeometry).dispose();
-        const material = own.material as MeshStandardMaterial;
+      scene.traverse((object) => {
+        if (!(object instanceof Mesh)) return;
+        (object.geometry as BufferGeometry).dispose();
+        const material = object.material as MeshStandardMaterial;
         material.map?.dispose();
         material.dispose();
       });

@@ -35,9 +35,9 @@ export function seenCurls({ plan, stretchedCm, strandUm }: RoundSource): ZoneCur
   return ZONES.flatMap((zone): ZoneCurl[] => {
     const visibleCm = first?.visibleLengthCm[zone];
     const diameterMm = first?.zoneCurlDiameterMm[zone];
-    const own = plan.sections.filter((section) => section.zone === zone);
-    const technique = own[0]?.technique;
-    const hairs = own.reduce((sum, section) => sum + section.hairCount, 0) / Math.max(1, own.length);
+    const inZone = plan.sections.filter((section) => section.zone === zone);
+    const technique = inZone[0]?.technique;
+    const hairs = inZone.reduce((sum, section) => sum + section.hairCount, 0) / Math.max(1, inZone.length);
     if (visibleCm === undefined || diameterMm === undefined || !technique) return [];
     return [
       {

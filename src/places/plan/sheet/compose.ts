@@ -127,7 +127,7 @@ export function composeSheet(
 
   const titlePt = measure(words.title, 20, 'heading') <= headMm ? 20 : 14;
   let y = MARGIN_MM + titlePt * MM_PER_PT;
-  for (const line of wrapped(words.title, headMm, (own) => measure(own, titlePt, 'heading')).slice(0, 2)) {
+  for (const line of wrapped(words.title, headMm, (part) => measure(part, titlePt, 'heading')).slice(0, 2)) {
     marks.push(text(MARGIN_MM, y, titlePt, 'heading', line));
     y += titlePt * MM_PER_PT * 1.15;
   }
@@ -136,8 +136,8 @@ export function composeSheet(
     ['bold', words.readyBy],
     ['bold', words.mind],
   ] as const) {
-    for (const own of wrapped(line, headMm, (part) => measure(part, 10.5, face)).slice(0, 2)) {
-      marks.push(text(MARGIN_MM, y, 10.5, face, own));
+    for (const row of wrapped(line, headMm, (part) => measure(part, 10.5, face)).slice(0, 2)) {
+      marks.push(text(MARGIN_MM, y, 10.5, face, row));
       y += 10.5 * MM_PER_PT * 1.25;
     }
   }
@@ -159,7 +159,7 @@ export function composeSheet(
   const mapBottom = top + DRAWING.height * scale;
   marks.push(...mapMarks(map.sections, map.partPath, MARGIN_MM, top, scale));
   let captionY = mapBottom + 4;
-  for (const line of wrapped(words.caption, mapMm, (own) => measure(own, 8.5, 'text'))) {
+  for (const line of wrapped(words.caption, mapMm, (part) => measure(part, 8.5, 'text'))) {
     marks.push(text(MARGIN_MM, captionY, 8.5, 'text', line));
     captionY += 8.5 * MM_PER_PT * 1.25;
   }

@@ -76,15 +76,15 @@ function orderLines({ view }: AnsweredView): FlowLine[] {
   });
   const numbers = new Map<string, string[]>();
   for (const { quadrant, from, to } of runs) {
-    const own = numbers.get(quadrant) ?? [];
-    own.push(from === to ? String(from) : `${from}–${to}`);
-    numbers.set(quadrant, own);
+    const inQuadrant = numbers.get(quadrant) ?? [];
+    inQuadrant.push(from === to ? String(from) : `${from}–${to}`);
+    numbers.set(quadrant, inQuadrant);
   }
   const mist = view.plan.drying.waiting;
-  return [...numbers].map(([quadrant, own]) => {
+  return [...numbers].map(([quadrant, inQuadrant]) => {
     const at = mist.find((waiting) => waiting.quadrant === quadrant)?.mistAtMin[0];
     return {
-      text: `${capitalised(QUADRANT_LABEL[quadrant as keyof typeof QUADRANT_LABEL])}: ${own.join(', ')}${at === undefined ? '' : `; mist after ${formatMinutes(at)}`}`,
+      text: `${capitalised(QUADRANT_LABEL[quadrant as keyof typeof QUADRANT_LABEL])}: ${inQuadrant.join(', ')}${at === undefined ? '' : `; mist after ${formatMinutes(at)}`}`,
     };
   });
 }
@@ -147,12 +147,12 @@ export function sheetWords(source: SheetSource): SheetWords {
   );
   let day = '';
   const times = view.blocks.map((block): FlowLine => {
-    const own = formatDay(block.startMs, clock);
-    const isNew = own !== day;
-    day = own;
+    const blockDay = formatDay(block.startMs, clock);
+    const isNew = blockDay !== day;
+    day = blockDay;
     const lasts = (block.endMs - block.startMs) / 60_000;
     return {
-      text: `${isNew ? `${own} ` : ''}${formatClock(block.startMs, clock)}  ${blockLabel(block, setLabel)}`,
+      text: `${isNew ? `${blockDay} ` : ''}${formatClock(block.startMs, clock)}  ${blockLabel(block, setLabel)}`,
       end: lasts >= 100 ? formatHours(lasts / 60) : formatMinutes(lasts),
     };
   });

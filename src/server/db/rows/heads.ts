@@ -147,7 +147,7 @@ async function withMeasurements(
   const newest = new Map<string, MeasurementRow>();
   for (const row of all) if (!newest.has(row.headId)) newest.set(row.headId, row);
   const measured = await withZones(reader, studioId, [...newest.values()]);
-  const byId = new Map(measured.map((own) => [own.id, own]));
+  const byId = new Map(measured.map((measurement) => [measurement.id, measurement]));
   return rows.flatMap((row) => {
     const measurement = byId.get(newest.get(row.id)?.id ?? '');
     return measurement ? [{ ...row, schools: readJson(schoolsInput, row.schools) ?? {}, measurement }] : [];
@@ -415,7 +415,7 @@ export async function deleteHead(tx: Tx, studioId: string, id: string): Promise<
     .where(and(eq(headMerges.studioId, studioId), eq(headMerges.keptId, id)));
   const gone = await tx
     .delete(heads)
-    .where(and(eq(heads.studioId, studioId), inArray(heads.id, [id, ...merged.map((own) => own.id)])))
+    .where(and(eq(heads.studioId, studioId), inArray(heads.id, [id, ...merged.map((head) => head.id)])))
     .returning({ id: heads.id });
   if (gone.length === 0) throw new AppError('not-found');
 }

@@ -66,7 +66,7 @@ export async function cancelSet(tx: Tx, studioId: string, id: string, nowMs: num
   if (!set) throw new AppError('not-found');
   if (set.cancelledAtMs !== null) return;
   if (!set.isEnteredLater) await countAsUsed(tx, studioId, negated(await takenBy(tx, set, studioId)));
-  const [own] = await tx
+  const [kept] = await tx
     .update(sets)
     .set({ cancelledAtMs: nowMs })
     .where(and(eq(sets.studioId, studioId), eq(sets.id, id)))
@@ -74,7 +74,7 @@ export async function cancelSet(tx: Tx, studioId: string, id: string, nowMs: num
   if (set.planId)
     await tx
       .update(plans)
-      .set({ status: own?.before ?? 'draft' })
+      .set({ status: kept?.before ?? 'draft' })
       .where(and(eq(plans.studioId, studioId), eq(plans.id, set.planId)));
 }
 

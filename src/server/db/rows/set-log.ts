@@ -123,7 +123,11 @@ function refusalOf(
   if (kind !== 'moved' && kind !== 'taken-back') return null;
   const about = known.filter(({ id }) => of?.includes(id));
   if (about.length !== of?.length) return 'what this corrects is not in the log of this set';
-  if (kind === 'taken-back' && set.endedAtMs !== null && about.some((own) => own.kind === 'taken-down'))
+  if (
+    kind === 'taken-back' &&
+    set.endedAtMs !== null &&
+    about.some((earlier) => earlier.kind === 'taken-down')
+  )
     return 'this style is given up; take the giving up back first';
   if (kind === 'moved' && (toMs! < set.startedAtMs || toMs! > nowMs))
     return 'the corrected time must lie between the start of the set and now';

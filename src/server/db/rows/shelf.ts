@@ -58,14 +58,14 @@ const readMix = (row: Mix): Mix => ({ ...row, parts: readJson(mixParts, row.part
 
 type ShelfTable = typeof products | typeof tools | typeof mixes;
 
-const own = (table: ShelfTable, studioId: string, id: string) =>
+const rowOf = (table: ShelfTable, studioId: string, id: string) =>
   and(eq(table.studioId, studioId), eq(table.id, id));
 
 async function revisionOf(reader: Reader, table: ShelfTable, studioId: string, id: string): Promise<number> {
   const [row] = await reader
     .select({ revision: table.revision })
     .from(table)
-    .where(own(table, studioId, id));
+    .where(rowOf(table, studioId, id));
   if (!row) throw new AppError('not-found');
   return row.revision;
 }
@@ -82,7 +82,7 @@ export const findProduct = async (reader: Reader, studioId: string, id: string):
     await reader
       .select()
       .from(products)
-      .where(own(products, studioId, id))
+      .where(rowOf(products, studioId, id))
   )[0] ?? null;
 
 /** One tool, or null. */
@@ -91,7 +91,7 @@ export const findTool = async (reader: Reader, studioId: string, id: string): Pr
     await reader
       .select()
       .from(tools)
-      .where(own(tools, studioId, id))
+      .where(rowOf(tools, studioId, id))
   )[0] ?? null;
 
 /** One mix, or null. */
@@ -100,7 +100,7 @@ export const findMix = async (reader: Reader, studioId: string, id: string): Pro
     await reader
       .select()
       .from(mixes)
-      .where(own(mixes, studioId, id))
+      .where(rowOf(mixes, studioId, id))
   )[0] ?? null;
 
 /** A row to save: null makes a new one, an id changes the revision the writer saw. */
@@ -126,7 +126,7 @@ export async function saveProduct(
   await tx
     .update(products)
     .set({ ...card, revision: next })
-    .where(own(products, studioId, id));
+    .where(rowOf(products, studioId, id));
   return id;
 }
 
@@ -147,7 +147,7 @@ export async function saveTool(
   await tx
     .update(tools)
     .set({ ...card, revision: next })
-    .where(own(tools, studioId, id));
+    .where(rowOf(tools, studioId, id));
   return id;
 }
 
@@ -175,7 +175,7 @@ export async function saveMix(
   await tx
     .update(mixes)
     .set({ ...card, revision: next })
-    .where(own(mixes, studioId, id));
+    .where(rowOf(mixes, studioId, id));
   // A batch that was made is what it is; only a tub that waits for one follows the mix.
   await tx
     .update(products)
@@ -194,7 +194,7 @@ export const takeOff = async (tx: Tx, studioId: string, kind: ShelfKind, id: str
     await tx
       .delete(products)
       .where(and(eq(products.studioId, studioId), eq(products.mixId, id), isNull(products.openedOn)));
-  await tx.delete(TABLES[kind]).where(own(TABLES[kind], studioId, id));
+  await tx.delete(TABLES[kind]).where(rowOf(TABLES[kind], studioId, id));
 };
 
 /**
@@ -219,7 +219,7 @@ export async function weighProduct(
       weighedAtMs: nowMs,
       revision: revision + 1,
     })
-    .where(own(products, studioId, id));
+    .where(rowOf(products, studioId, id));
 }
 
 /** Counts grams as taken out of products, by id; negative ones go back. What is no longer on the shelf is passed over. */
@@ -232,7 +232,7 @@ export async function countAsUsed(
     await tx
       .update(products)
       .set({ usedSinceG: sql`max(0, ${products.usedSinceG} + ${usedG})` })
-      .where(own(products, studioId, id));
+      .where(rowOf(products, studioId, id));
   }
 }
 
@@ -284,7 +284,7 @@ export async function makeBatch(
     await tx
       .update(products)
       .set(row)
-      .where(own(products, studioId, id));
+      .where(rowOf(products, studioId, id));
   else await tx.insert(products).values({ id, studioId, ...row });
   return id;
 }

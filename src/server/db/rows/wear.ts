@@ -114,8 +114,8 @@ export async function moveWearDays(
 ): Promise<void> {
   const by = -dayOfWear(fromMs, toMs, timeZone);
   if (by === 0) return;
-  const own = and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId));
-  const days = await tx.select({ day: wearDays.day }).from(wearDays).where(own);
+  const ofSet = and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId));
+  const days = await tx.select({ day: wearDays.day }).from(wearDays).where(ofSet);
   const [outcome] = await tx
     .select({ lastGoodDay: outcomes.lastGoodDay })
     .from(outcomes)
@@ -130,11 +130,11 @@ export async function moveWearDays(
   await tx
     .update(wearDays)
     .set({ day: sql`${wearDays.day} + ${AWAY}` })
-    .where(own);
+    .where(ofSet);
   await tx
     .update(wearDays)
     .set({ day: sql`${wearDays.day} + ${by - AWAY}` })
-    .where(own);
+    .where(ofSet);
   if (outcome)
     await tx
       .update(outcomes)
