@@ -16,7 +16,11 @@ export function hairStiffness(strandUm: number): Stiffness {
   return { bending, torsional: bending / (1 + hair.value.poissonRatio) };
 }
 
-/** Weight of one hair per mm of length, N/mm. */
+/**
+ * Weight of one hair per mm of length, N/mm.
+ *
+ * @example 1e8 * hairWeightNPerMm(70) // => 4.983
+ */
 export const hairWeightNPerMm = (strandUm: number): number =>
   (Math.PI / 4) * (strandUm / 1000) ** 2 * hair.value.fibreDensity * 1e-9 * 9.81;
 

@@ -11,6 +11,7 @@ export const kelvin = (temperatureC: number): number => temperatureC + 273.15;
  * Saturation pressure over water, Pa, for 0 to 200 °C.
  *
  * @source Hyland & Wexler 1983, as in the ASHRAE Handbook Fundamentals, ch. 1
+ * @example saturationPressurePa(20) // => 2339
  */
 export function saturationPressurePa(temperatureC: number): number {
   const t = kelvin(temperatureC);
@@ -32,7 +33,11 @@ export function saturationPressurePa(temperatureC: number): number {
 export const magnusPressurePa = (temperatureC: number): number =>
   610.94 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
 
-/** Density of saturated water vapour, kg/m³. */
+/**
+ * Density of saturated water vapour, kg/m³.
+ *
+ * @example 1000 * saturatedVapourDensity(20) // => 17.25
+ */
 export const saturatedVapourDensity = (temperatureC: number): number =>
   magnusPressurePa(temperatureC) / (VAPOUR_GAS_CONSTANT * kelvin(temperatureC));
 
@@ -40,7 +45,11 @@ export const saturatedVapourDensity = (temperatureC: number): number =>
 export const saturatedDensitySlope = (temperatureC: number, densityKgM3: number): number =>
   densityKgM3 * ((17.625 * 243.04) / (temperatureC + 243.04) ** 2 - 1 / kelvin(temperatureC));
 
-/** Humidity ratio, kg water per kg dry air, of air at a relative humidity of 0 to 1. */
+/**
+ * Humidity ratio, kg water per kg dry air, of air at a relative humidity of 0 to 1.
+ *
+ * @example humidityRatio(22, 0.45) // => 0.007392
+ */
 export function humidityRatio(temperatureC: number, relativeHumidity: number): number {
   const vapourPa = relativeHumidity * saturationPressurePa(temperatureC);
   return (0.621945 * vapourPa) / (STANDARD_PRESSURE_PA - vapourPa);
@@ -51,6 +60,7 @@ export function humidityRatio(temperatureC: number, relativeHumidity: number): n
  * (also below 0 °C: the water in hair does not freeze there).
  *
  * @param ratio humidity ratio, kg/kg
+ * @example wetBulbFromRatioC(22, humidityRatio(22, 0.45)) // => 14.67
  */
 export function wetBulbFromRatioC(temperatureC: number, ratio: number): number {
   let low = -20;

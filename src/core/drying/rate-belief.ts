@@ -23,7 +23,11 @@ const MOST_POINTS = 120;
 export const lnTimeSd = (headLnSd: number): number =>
   Math.hypot(headLnSd, ...Object.values(dryingSpread.value));
 
-/** Belief before any check: normal in ln rate about what is known of the head. */
+/**
+ * Belief before any check: normal in ln rate about what is known of the head.
+ *
+ * @example priorBelief().weights.reduce((sum, weight) => sum + weight, 0) // => 1
+ */
 export function priorBelief(meanLnRate = 0, sd = lnTimeSd(UNKNOWN_HEAD_LN_SD)): RateBelief {
   const lnRates = Array.from(
     { length: 2 * GRID_HALF + 1 },

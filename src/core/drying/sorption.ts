@@ -16,7 +16,11 @@ export function equilibriumRegain(activity: number, porosityFactor: number): num
   return (porosityFactor * MONOLAYER * GAB_C * u) / ((1 - u) * (1 + (GAB_C - 1) * u));
 }
 
-/** Water activity at a regain: the inverse of {@link equilibriumRegain}, 1 at and above saturation. */
+/**
+ * Water activity at a regain: the inverse of {@link equilibriumRegain}, 1 at and above saturation.
+ *
+ * @example activityAtRegain(0.138, 1) // => 0.6501
+ */
 export function activityAtRegain(regain: number, porosityFactor: number): number {
   if (regain <= 0) return 0;
   const b = GAB_C - 2 - (GAB_C * MONOLAYER * porosityFactor) / regain;
@@ -24,7 +28,11 @@ export function activityAtRegain(regain: number, porosityFactor: number): number
   return Math.min(1, u / GAB_K);
 }
 
-/** Regain of the saturated fibre: water above it is free, capillary water. */
+/**
+ * Regain of the saturated fibre: water above it is free, capillary water.
+ *
+ * @example saturatedRegain(1) // => 0.3072
+ */
 export const saturatedRegain = (porosityFactor: number): number => equilibriumRegain(1, porosityFactor);
 
 /** Humidity of an ordinary room: hair that counts as dry in it counts as dry in drier air too. */
@@ -36,6 +44,7 @@ const ORDINARY_HUMIDITY = 0.45;
  * air, and no stricter measure in dry air, keep damper air from ever counting as dry sooner.
  *
  * @source drying §2 at 45 % humidity (fitted there); the shape over humidity is our own
+ * @example dryRegain(0.45, 1) // => 0.147
  */
 export function dryRegain(roomHumidity: number, porosityFactor: number): number {
   const { nearlyDryRegain, dryGapShare, glassRegain } = hair.value;

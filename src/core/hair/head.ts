@@ -18,10 +18,18 @@ export interface Head {
 export const scalpAreaCm2 = (circumferenceCm: number): number =>
   hair.value.scalpAreaAt56Cm * (circumferenceCm / 56) ** 2;
 
-/** Cross-section of one hair, mm². */
+/**
+ * Cross-section of one hair, mm².
+ *
+ * @example 1000 * strandAreaMm2(70) // => 3.848
+ */
 export const strandAreaMm2 = (strandUm: number): number => (Math.PI / 4) * (strandUm / 1000) ** 2;
 
-/** Hairs held in a ponytail gripped to `circumferenceCm` (set-geometry §2). */
+/**
+ * Hairs held in a ponytail gripped to `circumferenceCm` (set-geometry §2).
+ *
+ * @example ponytailHairCount(8, 70) // => 72786
+ */
 export const ponytailHairCount = (circumferenceCm: number, strandUm: number): number =>
   (hair.value.ponytailPacking * 100 * circumferenceCm ** 2) / (4 * Math.PI) / strandAreaMm2(strandUm);
 

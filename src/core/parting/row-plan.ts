@@ -15,13 +15,21 @@ export interface RowProfile {
 /** Cost for `size` sections beside a row of `last`, per section of the row. */
 export type JointCost = (size: number, last: number) => number;
 
-/** Brick rows break joint: a row that repeats the last count costs, a step of one does not (parting-map §4.3). */
+/**
+ * Brick rows break joint: a row that repeats the last count costs, a step of one does not (parting-map §4.3).
+ *
+ * @example [4, 5, 6].map((last) => brickJoints(5, last)) // => [0, 0.32, 0]
+ */
 export const brickJoints: JointCost = (size, last) => {
   const step = Math.abs(size - last);
   return (step === 0 ? 0.3 : step === 2 ? 0.1 : 0) + 0.02 * (step - 1) ** 2;
 };
 
-/** Plain rows keep their count where they can (parting-map §4.3, grid). */
+/**
+ * Plain rows keep their count where they can (parting-map §4.3, grid).
+ *
+ * @example alignedJoints(6, 4) // => 0.1
+ */
 export const alignedJoints: JointCost = (size, last) => 0.05 * Math.min(4, Math.abs(size - last));
 
 /** A row is never planned longer than this many sections beyond an even square layout. */

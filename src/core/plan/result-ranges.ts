@@ -21,6 +21,7 @@ const around = (middle: number, half: number, low: number, high: number): Range 
  * Ranges of curl diameter (mm), stretch (0–1) and volume (0–10) about what is expected.
  *
  * @source set-geometry §12: half ranges that are assumed, not drawn
+ * @example rangesAround({ curlDiameterMm: 20, stretch: 0.95, volume: 6 }).stretch // => { p10: 0.85, p90: 1 }
  */
 export function rangesAround({ curlDiameterMm, stretch, volume }: Result): ResultRanges {
   const { curlRange, stretchRange, indexRange } = result.value;

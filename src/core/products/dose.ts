@@ -33,7 +33,11 @@ export function recommendedDoseG(role: RoleId, context: DoseContext): number {
 
 export type DoseVerdict = 'little' | 'right' | 'much';
 
-/** Whether a dose is about right; the limits lie well outside ± 30 %, the range of the recommendation itself. */
+/**
+ * Whether a dose is about right; the limits lie well outside ± 30 %, the range of the recommendation itself.
+ *
+ * @example doseVerdict(5, 10) // => 'little'
+ */
 export const doseVerdict = (grams: number, recommendedG: number): DoseVerdict =>
   grams < handsOn.value.doseLittle * recommendedG
     ? 'little'

@@ -12,7 +12,11 @@ export interface Sleep {
   readonly endMs: number;
 }
 
-/** Minutes after midnight of "23:15". */
+/**
+ * Minutes after midnight of "23:15".
+ *
+ * @example minuteOfDay('23:30') // => 1410
+ */
 export function minuteOfDay(clock: string): number {
   const [hours, minutes] = clock.split(':').map(Number);
   return hours! * 60 + minutes!;

@@ -6,7 +6,11 @@ export interface Stock {
   readonly usedSinceG: number;
 }
 
-/** Left in a tub as far as is known, g; null when it was never weighed. */
+/**
+ * Left in a tub as far as is known, g; null when it was never weighed.
+ *
+ * @example leftNowG({ leftG: 100, usedSinceG: 30 }) // => 70
+ */
 export const leftNowG = ({ leftG, usedSinceG }: Stock): number | null =>
   leftG === null ? null : Math.max(0, leftG - usedSinceG);
 

@@ -29,7 +29,11 @@ export function sphereVector({ x, y }: ChartPoint): readonly [number, number, nu
   return [x * k, y * k, 1 - r2 / 2];
 }
 
-/** Great-circle distance between two chart points, in R. */
+/**
+ * Great-circle distance between two chart points, in R.
+ *
+ * @example sphereDistance({ x: 0, y: 0 }, { x: 0, y: 1 }) // => 1.047
+ */
 export function sphereDistance(a: ChartPoint, b: ChartPoint): number {
   const [ax, ay, az] = sphereVector(a);
   const [bx, by, bz] = sphereVector(b);

@@ -45,6 +45,7 @@ const ratio = ([top, bottom]: Ratio, x: number) => horner(top, x) / horner(botto
  *
  * @throws RangeError when `p` is not strictly between 0 and 1
  * @source Wichura 1988, Applied Statistics 37, algorithm AS 241 (PPND16)
+ * @example normalQuantile(0.9) // => 1.282
  */
 export function normalQuantile(p: number): number {
   if (!(p > 0 && p < 1)) throw new RangeError(`probability ${p} must lie strictly between 0 and 1`);

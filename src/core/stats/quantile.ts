@@ -3,6 +3,7 @@
  *
  * @param values at least one
  * @source Hyndman & Fan 1996, type 7
+ * @example quantiles([1, 2, 3, 4], [0.1, 0.5]) // => [1.3, 2.5]
  */
 export function quantiles(values: readonly number[], wanted: readonly number[]): number[] {
   const sorted = [...values].sort((a, b) => a - b);

@@ -7,7 +7,11 @@ export interface Spread {
   readonly p90: number;
 }
 
-/** The 10–90 % band of a quantity whose logarithm is normal about ln `p50` with standard deviation `lnSd`. */
+/**
+ * The 10–90 % band of a quantity whose logarithm is normal about ln `p50` with standard deviation `lnSd`.
+ *
+ * @example spreadByLn(10, 0.2) // => { p10: 7.739, p50: 10, p90: 12.922 }
+ */
 export const spreadByLn = (p50: number, lnSd: number): Spread => ({
   p10: p50 * Math.exp(-Z_90 * lnSd),
   p50,

@@ -26,6 +26,7 @@ const USUAL_COVERAGE = 0.95;
  *
  * @param coverage of the log–log limits, 0 to 1
  * @source Kaplan & Meier 1958; Greenwood's variance; log–log limits as in Kalbfleisch & Prentice
+ * @example productLimit([{ days: 3, ended: true }, { days: 4, ended: false }])[0].survival // => 0.5
  */
 export function productLimit(styles: readonly Lasted[], coverage = USUAL_COVERAGE): SurvivalStep[] {
   const z = normalQuantile(0.5 + coverage / 2);
@@ -57,6 +58,7 @@ export function productLimit(styles: readonly Lasted[], coverage = USUAL_COVERAG
  * Days that half of the styles outlast: the first step below a half, or the middle of a step that is just a half.
  *
  * @returns null when the curve does not come down so far
+ * @example medianDays(productLimit([2, 3, 5].map((days) => ({ days, ended: true })))) // => 3
  */
 export function medianDays(steps: readonly SurvivalStep[]): number | null {
   const at = steps.findIndex((step) => step.survival <= 0.5 + 1e-12);

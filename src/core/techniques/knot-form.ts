@@ -20,7 +20,11 @@ export interface KnotForm {
   readonly nodes: readonly Helix[];
 }
 
-/** Arc length of the conical spiral up to angle `theta`, mm. */
+/**
+ * Arc length of the conical spiral up to angle `theta`, mm.
+ *
+ * @example conicalSpiralMm(10, 1e-6, 0, Math.PI) // => 31.42
+ */
 export function conicalSpiralMm(r1: number, b: number, h: number, theta: number): number {
   const m2 = b * b + h * h;
   const m = Math.sqrt(m2);
@@ -51,7 +55,7 @@ function comfortOf(slackLeft: number, heightMm: number, crowding: number): KnotF
  * Geometry of a knot: a conical spiral of the rope round a post of itself.
  *
  * @source set-geometry §4–5 (assumed cone and lay; nodes are helices of the local radius)
- * @example 55 mm² of hair 250 mm long on 43.3 cm²: 1.91 turns, 53 mm across, 17.5 mm high, easy
+ * @example knotForm({ grossMm2: 55, lengthMm: 250, sectionCm2: 43.3 }).turns // => 1.91
  */
 export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'sectionCm2'>): KnotForm {
   const slack = result.value.knotSlack;

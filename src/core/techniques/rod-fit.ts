@@ -37,7 +37,11 @@ export const monthsOfGrowth = (spareMm: number) => ({
   fast: Math.max(0, spareMm) / hair.value.growthFastMmPerMonth,
 });
 
-/** Thickness and width of the flat band that a section makes on a rod, mm. */
+/**
+ * Thickness and width of the flat band that a section makes on a rod, mm.
+ *
+ * @example bandOf(45) // => { thicknessMm: 3, widthMm: 15 }
+ */
 export function bandOf(grossMm2: number): { thicknessMm: number; widthMm: number } {
   const thicknessMm = Math.sqrt(grossMm2 / result.value.bandAspect);
   return { thicknessMm, widthMm: result.value.bandAspect * thicknessMm };

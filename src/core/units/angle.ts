@@ -1,2 +1,6 @@
-/** Degrees to radians. */
+/**
+ * Degrees to radians.
+ *
+ * @example radians(180) // => 3.142
+ */
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180;

@@ -1,7 +1,11 @@
 /** Exact by definition (international inch, 1959). */
 export const CM_PER_INCH = 2.54;
 
-/** Centimetres from inches. */
+/**
+ * Centimetres from inches.
+ *
+ * @example cmFromInches(9.5) // => 24.13
+ */
 export const cmFromInches = (inches: number): number => inches * CM_PER_INCH;
 
 /** Inches from centimetres. */

@@ -15,6 +15,7 @@ export const isGoodDay = ({ definition, frizz }: RatedDay): boolean =>
  * The last good day that the ratings suggest: the last rated one before the first that was not good.
  *
  * @returns the day, counted from the takedown; null where nothing is rated or the first rated day was not good
+ * @example suggestedLastGoodDay([1, 2, 3].map((day) => ({ day, definition: 9 - 2 * day, frizz: 3 }))) // => 2
  */
 export function suggestedLastGoodDay(days: readonly RatedDay[]): number | null {
   const ordered = [...days].sort((a, b) => a.day - b.day);

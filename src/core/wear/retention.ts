@@ -46,7 +46,11 @@ export function retentionFactors(facts: SetFacts, hairCount: number): Reason[] {
 export const setRetention = (facts: SetFacts, hairCount: number): number =>
   retentionFactors(facts, hairCount).reduce((product, { effect }) => product * effect, 1);
 
-/** Share of the set at takedown still there after `day` days: 60 % on the median day. */
+/**
+ * Share of the set at takedown still there after `day` days: 60 % on the median day.
+ *
+ * @example retentionLeft(7, 3.5) // => 0.36
+ */
 export const retentionLeft = (day: number, medianDays: number): number =>
   Math.exp((Math.log(result.value.leftOnMedianDay) * day) / medianDays);
 

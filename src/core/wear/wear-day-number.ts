@@ -5,6 +5,7 @@ import { Temporal } from 'temporal-polyfill';
  *
  * @param date ISO calendar date, "2027-03-13"
  * @returns whole days, negative before the takedown; null when the date does not exist
+ * @example wearDayNumber('2027-03-15', Date.UTC(2027, 2, 13, 8), 'UTC') // => 2
  */
 export function wearDayNumber(date: string, takenDownAtMs: number, timeZone: string): number | null {
   try {
