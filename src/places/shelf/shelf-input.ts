@@ -47,6 +47,8 @@ export const toolForm = z.strictObject({
   swatch: z.string().regex(/^#[0-9a-f]{6}$/i, 'choose a colour'),
 });
 
+const hasTwice = (ids: readonly string[]) => new Set(ids).size < ids.length;
+
 /** What the form of a mix holds. */
 export const mixForm = z
   .strictObject({
@@ -65,7 +67,7 @@ export const mixForm = z
     keepsDays: neededWhole('Keeps', 1, 1000, 'days'),
     notes: words(2000),
   })
-  .refine(({ parts }) => new Set(parts.map(({ productId }) => productId)).size === parts.length, {
+  .refine(({ parts }) => !hasTwice(parts.flatMap(({ productId }) => productId || [])), {
     path: ['parts'],
     error: 'the same ingredient stands twice; put its parts together',
   });
