@@ -111,9 +111,44 @@ const drying: readonly Mutant[] = [
   ],
   [
     'src/core/drying/dry-run.ts',
-    'method.isHot ? dryRegainInHotAir(porosityFactor) : dryMoisture',
-    'dryMoisture',
+    'input.steps.every(({ method }) => method.isHot)',
+    'input.steps.some(({ method }) => method.isHot)',
   ],
+  [
+    'src/core/drying/dry-threshold.ts',
+    'Math.max(dryAirHumidity, roomHumidity + dampRoomMargin)',
+    'dryAirHumidity',
+  ],
+  [
+    'src/core/drying/dry-threshold.ts',
+    'return Math.min(firm, glassRegain, rest',
+    'return Math.min(firm, rest',
+  ],
+  [
+    'src/core/drying/dry-threshold.ts',
+    'Math.max(traceRegain, keptOfWetting * (start - rest))',
+    'Math.max(traceRegain, start - rest)',
+  ],
+  ['src/core/drying/dry-threshold.ts', 'Math.max(0, atHotStart - inRoom)', '(atHotStart - inRoom)'],
+  [
+    'src/core/drying/start-moisture.ts',
+    'moisture - saturatedRegain(porosityFactor) - towelLeaves',
+    'moisture - saturatedRegain(porosityFactor)',
+  ],
+  [
+    'src/core/plan/drying-forecast.ts',
+    'brief.set.blotted ? blotted(moisture, porosityFactor) : moisture',
+    'moisture',
+  ],
+  ['src/core/drying/draws.ts', 'what.asSet(', '('],
+  [
+    'src/core/drying/running-zone.ts',
+    'contactWK: section.count * scalpContactWK(node)',
+    'contactWK: scalpContactWK(node)',
+  ],
+  ['src/core/drying/running-zone.ts', '+ depthM / dryingTable.value.dampConductivityWMK', '+ depthM'],
+  ['src/core/drying/air-at-hair.ts', 'Math.max(envelope, method.cover.areaRatio)', 'envelope'],
+  ['src/core/drying/nodes.ts', '(level === 2 ? 1 : (shape.openShare ?? 1))', '(shape.openShare ?? 1)'],
   ['src/core/drying/zone-step.ts', 'bound * hair.filmResistanceSM', 'bound * 0'],
   ['src/core/drying/zone-step.ts', 'sources[0] = air.sweatKgM2S * zone.areaM2;', 'sources[0] = 0;'],
   [

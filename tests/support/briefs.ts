@@ -100,6 +100,7 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
     startState: fc.constantFrom(...START_STATE_IDS),
     roles: layers,
     brushedThrough: fc.boolean(),
+    blotted: fc.boolean(),
     zones: fc.dictionary(
       fc.constantFrom(...ZONES),
       fc.record({ way: anyWay, sections: fc.option(fc.integer({ min: 1, max: 20 }), { nil: undefined }) }),
@@ -151,6 +152,7 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
         sections: isTrial ? 2 * Math.ceil(any.sections / 2) : any.sections,
         startState: any.startState,
         brushedThrough: any.brushedThrough,
+        blotted: any.blotted,
         layers: roles.map((role) => ({ role })),
         zones: Object.fromEntries(
           Object.entries(zones).map(([zone, own]) => [

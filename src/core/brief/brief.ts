@@ -44,6 +44,8 @@ export interface Brief {
     readonly startState: StartStateId;
     readonly layers: readonly Layer[];
     readonly brushedThrough: boolean;
+    /** Pressed with a towel once the products are in. */
+    readonly blotted: boolean;
   };
   readonly zones: PerZone<ZoneSet>;
   readonly parting: {

@@ -8,7 +8,7 @@ export const air = defineDryingMethod({
   airC: null,
   airSpeedMS: 0.12,
   speedShare: [0.3, 0.75, 1],
-  exchangeMmS: [10, 24, 25],
+  exchangeMmS: [4, 24, 25],
   scalpC: 33.5,
   sweatGM2H: 12,
   radiant: { from: 'room', offsetK: 0 },

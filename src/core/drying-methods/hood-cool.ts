@@ -5,7 +5,7 @@ export const hoodCool = defineDryingMethod({
   label: 'Cool hood',
   phrase: 'under the hood on cool',
   isHot: true,
-  airC: 42,
+  airC: 44,
   airSpeedMS: 2,
   speedShare: [0.4, 0.65, 1],
   exchangeMmS: [55, 110, 180],

@@ -16,8 +16,12 @@ export interface DryingMethod {
   readonly sweatGM2H: number;
   /** Radiant surroundings: room air + this, or hot air + this when an enclosed hood. */
   readonly radiant: { readonly from: 'room' | 'air'; readonly offsetK: number };
-  /** A wrap over the hair: outer resistance and the share of hair it lies on. */
-  readonly cover: { readonly resistanceSM: number; readonly share: number } | null;
+  /** A wrap over the hair: outer resistance, the share of hair it is pressed on, and its cloth over the scalp. */
+  readonly cover: {
+    readonly resistanceSM: number;
+    readonly share: number;
+    readonly areaRatio: number;
+  } | null;
   /** Share of the time that moving hot air is on a given place; 1 for air that stays. */
   readonly duty: number;
   readonly usualHours: number;

@@ -56,7 +56,9 @@ export function methodAir(method: DryingMethod, room: Room, supply = AS_USUAL): 
   const radiantFrom =
     method.radiant.from === 'air' ? airTemperatureC(method, room, supply) : room.temperatureC;
   return {
-    scalpC: method.scalpC + (method.isHot ? 0 : c.scalpFollowsRoom * (room.temperatureC - c.scalpRoomC)),
+    scalpC: method.isHot
+      ? method.scalpC
+      : Math.max(room.temperatureC, method.scalpC + c.scalpFollowsRoom * (room.temperatureC - c.scalpRoomC)),
     radiantC: radiantFrom + method.radiant.offsetK,
     sweatKgM2S: method.sweatGM2H / 3.6e6,
     roomVapour: room.relativeHumidity * saturatedVapourDensity(room.temperatureC),
@@ -100,7 +102,8 @@ export function zoneExchange(
     (method.duty * method.exchangeMmS[index] + (1 - method.duty) * openAir.exchangeMmS[index]) / 1000;
   const endSpeed = mix(2) * Math.sqrt(supply.movement);
   const endRoom = method.cover
-    ? (areaM2 * envelope * (1 - method.cover.share)) / (1 / (endSpeed * exposure) + method.cover.resistanceSM)
+    ? (areaM2 * Math.max(envelope, method.cover.areaRatio) * (1 - method.cover.share)) /
+      (1 / (endSpeed * exposure) + method.cover.resistanceSM)
     : endSpeed * exposure * areaM2 * envelope;
   const hotShare = (method.duty * method.exchangeMmS[2]) / 1000 / mix(2);
   return {

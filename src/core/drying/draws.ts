@@ -19,6 +19,8 @@ export interface UncertainDrying {
   /** Moisture of a zone's hair as it is set, before product, in a room and with that much pick-up. */
   readonly hairMoistureOf: (zoneIndex: number, room: Room, pickUp: number) => number;
   readonly productWaterPerG: number;
+  /** What a towel leaves of the moisture of hair and products together. */
+  readonly asSet: (moisture: number) => number;
   /** Belief in the head's drying rate. */
   readonly rate: { readonly median: number; readonly lnSd: number };
   readonly horizonH: number;
@@ -54,7 +56,7 @@ export function drawDrying(what: UncertainDrying, seed: number, index: number): 
   const { dryAfterH } = dryRun({
     classes: handPartedClasses(what.zones, (i) => ({
       density,
-      startMoisture: what.hairMoistureOf(i, room, pickUp) + what.productWaterPerG * productWater,
+      startMoisture: what.asSet(what.hairMoistureOf(i, room, pickUp) + what.productWaterPerG * productWater),
       largestQuantile: rng(),
     })),
     room,

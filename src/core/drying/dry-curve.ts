@@ -12,8 +12,8 @@ export interface DryCurve {
 }
 
 /** Share of a node's removable water that is left, 1 as set … 0 dry. */
-const dampnessOf = ({ moisture, startMoisture }: RunningNode, dryMoisture: number): number =>
-  Math.min(1, Math.max(0, (moisture - dryMoisture) / Math.max(1e-9, startMoisture - dryMoisture)));
+const dampnessOf = ({ moisture, startMoisture, dry }: RunningNode): number =>
+  Math.min(1, Math.max(0, (moisture - dry) / Math.max(1e-9, startMoisture - dry)));
 
 /**
  * Keeps a curve point by point.
@@ -22,7 +22,7 @@ const dampnessOf = ({ moisture, startMoisture }: RunningNode, dryMoisture: numbe
  */
 export function curveRecorder(
   nodes: readonly RunningNode[],
-  { porosityFactor, dryMoisture, places }: { porosityFactor: number; dryMoisture: number; places: number },
+  { porosityFactor, places }: { porosityFactor: number; places: number },
 ): { readonly curve: DryCurve; readonly record: (timeH: number) => void } {
   const timeH: number[] = [];
   const moisture: number[] = [];
@@ -43,7 +43,7 @@ export function curveRecorder(
       const water: [number, number, number] = [0, 0, 0];
       for (const node of nodes) {
         total += node.massKg * node.moisture;
-        damp += node.massKg * dampnessOf(node, dryMoisture);
+        damp += node.massKg * dampnessOf(node);
         if (node.isKnot) {
           const { core, shell } = knotLevels(node.moisture, node.limit, node.startMoisture, porosityFactor);
           water[0] += node.massKg * core;

@@ -11,7 +11,7 @@ export interface DryMarks {
   /** Notes a node that is dry as the run begins. */
   readonly markFromStart: (node: RunningNode) => void;
   /**
-   * Notes what of a node fell through `dry` within a step, and whether all of it is dry now.
+   * Notes what of a node fell through its measure of dryness within a step, and whether all of it is dry now.
    *
    * @param before its moisture and limit as the step began
    */
@@ -20,7 +20,6 @@ export interface DryMarks {
     before: { readonly moisture: number; readonly limit: number },
     nowS: number,
     stepS: number,
-    dry: number,
   ) => void;
 }
 
@@ -40,7 +39,8 @@ export function dryMarks(places: number, installS: number, porosityFactor: numbe
       if (node.isKnot) for (const level of KNOT_PLACES) mark(node.place - 1 + level, 0);
       else mark(node.place, 0);
     },
-    markStep: (node, before, nowS, stepS, dry) => {
+    markStep: (node, before, nowS, stepS) => {
+      const { dry } = node;
       if (!node.isKnot) {
         if (node.moisture > dry) return;
         mark(node.place, nowS + stepS * crossingShare(before.moisture, node.moisture, dry, node.limit));

@@ -53,7 +53,6 @@ export interface DryRun {
   ];
   /** Moisture of each place at those times, when it was asked for. */
   readonly placeMoisture: readonly (readonly number[])[];
-  readonly dryMoisture: number;
   /** Water that left the hair over the run, by what was carried off step by step, kg. */
   readonly evaporatedKg: number;
   readonly startWaterKg: number;

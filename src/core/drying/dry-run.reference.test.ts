@@ -9,7 +9,9 @@ import { AIR_HEAT_CAPACITY, saturatedVapourDensity, vapourDiffusivity } from './
 import { methodAir, nodeTransfer, radiationWM2K, zoneExchange } from './air-at-hair';
 import { dryRun } from './dry-run';
 import { sectionNodes, type DryingNode, type SectionClass } from './nodes';
-import { activityAtRegain, dryRegain, saturatedRegain } from './sorption';
+import { scalpContactWK } from './running-zone';
+import { dryMoisture, dryMoistureInHotAir } from './dry-threshold';
+import { activityAtRegain, saturatedRegain } from './sorption';
 
 /**
  * The same drying equations solved another way: moisture by an extrapolation method of high order (Hairer, Nørsett
@@ -55,7 +57,7 @@ function evaporation(
       bound,
       activity: moisture[i]! >= saturated ? 1 : activityAtRegain(moisture[i]!, 1),
       area: node.areaM2 * section.count * air.openShare,
-      base: node.baseShare * section.count * section.sectionAreaCm2 * 1e-4,
+      contact: scalpContactWK(node) * section.count,
       radiation: radiationWM2K(node.level === 0 || node.isKnot) * node.areaM2 * section.count * air.openShare,
       mass: node.massKg * section.count,
     };
@@ -104,11 +106,10 @@ function evaporation(
     }
     parts.forEach((part, i) => {
       const g = conductance(i);
-      const contact = c.scalpContactWM2K * part.base;
       const excess = (t: number) =>
         g.heat * (airC[part.node.level]! - t) +
         part.radiation * (air.radiantC - t) +
-        contact * (air.scalpC - t) -
+        part.contact * (air.scalpC - t) -
         c.latentHeatJKg * g.vapour * (part.activity * saturatedVapourDensity(t) - vapour[part.node.level]!);
       let [low, high] = [-10, 90];
       for (let n = 0; n < 34; n++) {
@@ -133,7 +134,8 @@ function evaporation(
 /** Hours until each place of one zone is dry, by the independent solver. */
 function solvedHours(classes: readonly SectionClass[], method: DryingMethodId, start: number): number[] {
   const places = classes.flatMap((section) => sectionNodes(section).map((node) => ({ node, section })));
-  const dry = dryRegain(ROOM.relativeHumidity, 1);
+  const wetted = { start, roomHumidity: ROOM.relativeHumidity, porosityFactor: 1 };
+  const dry = dryingMethods[method].isHot ? dryMoistureInHotAir(wetted, start) : dryMoisture(wetted);
   const hours = places.map(() => Infinity);
   const solver = new Solver(places.length);
   solver.absoluteTolerance = 1e-6;

@@ -48,9 +48,10 @@ describe('geometry of a section for drying', () => {
       expect.closeTo(1.1043, 3),
     ]);
     expect([root, middle, ends].map((node) => node.areaM2 * 1e4)).toEqual([
-      expect.closeTo(7.736, 2),
-      expect.closeTo(40.61, 2),
-      expect.closeTo(14.67, 2),
+      // The note's 7.736, 40.61 and 14.67 with its later perimeter (1.34 for 1.22) and cone loss (.25 for .35).
+      expect.closeTo(9.386, 2),
+      expect.closeTo(44.6, 1),
+      expect.closeTo(16.11, 2),
     ]);
     expect(root.depthM * 1000).toBeCloseTo(5.523, 2);
   });
@@ -66,22 +67,23 @@ describe('geometry of a section for drying', () => {
     const [knot, ...none] = sectionNodes(referenceClasses(15, bantuKnot.dryingShape)[0]!);
     expect(none).toHaveLength(0);
     expect(knot!.massKg * 1000).toBeCloseTo(6.532, 2);
-    expect(knot!.areaM2 * 1e4).toBeCloseTo(17.3, 1);
+    expect(knot!.areaM2 * 1e4).toBeCloseTo((17.3 * 0.63) / 0.6, 1);
     expect(knot!.depthM * 1000).toBeCloseTo(15.15, 1);
   });
 });
 
 describe('drying of the reference head', () => {
   it.each([
-    ['air', [10.51, 7.97, 4.82]],
-    ['hood-hot', [1.36, 0.65, 0.37]],
-    ['diffuser', [2.37, 1.36, 0.76]],
+    ['air', [7.721, 6.68, 3.982]],
+    ['bonnet', [10.11, 9.667, 6.819]],
+    ['hood-hot', [1.132, 0.574, 0.319]],
+    ['diffuser', [1.991, 1.218, 0.663]],
   ] as const)(
-    '%s: root, middle and ends within 5 %% (the steps of the note’s prototype leave it late)',
+    '%s: root, middle and ends within 2 %% of a quarter of the step (the equations are held by the independent solver)',
     (method, hours) => {
       hours.forEach((expected, level) => {
         const own = slowest(reference({ steps: under(method) }), level as 0 | 1 | 2);
-        expect(Math.abs(own / expected - 1)).toBeLessThan(0.05);
+        expect(Math.abs(own / expected - 1)).toBeLessThan(0.02);
       });
     },
   );
@@ -91,8 +93,8 @@ describe('drying of the reference head', () => {
       { method: dryingMethods.bonnet, hours: 8 },
       { method: dryingMethods['hood-hot'], hours: 0 },
     ];
-    expect(slowest(reference({ steps }), 0)).toBeCloseTo(8.79, 1);
-    expect(slowest(reference({ steps }), 2)).toBeCloseTo(8.1, 1);
+    expect(slowest(reference({ steps }), 0)).toBeCloseTo(8.256, 1);
+    expect(slowest(reference({ steps }), 2)).toBeCloseTo(6.819, 1);
   });
 
   it('the nape dries last and the front first', () => {
@@ -123,7 +125,7 @@ describe('drying of the reference head', () => {
     });
     expect(hours).toBeGreaterThan(14);
     expect(hours).toBeLessThan(26);
-    expect(Math.abs(hours / 17.3 - 1)).toBeLessThan(0.03);
+    expect(Math.abs(hours / 14.8 - 1)).toBeLessThan(0.03);
   });
 
   it('orders the methods as hands know them', () => {

@@ -4,8 +4,9 @@ import { methodAir } from './air-at-hair';
 import { curveRecorder } from './dry-curve';
 import { dryMarks } from './dry-marks';
 import type { DryRun, DryRunInput } from './dry-run-input';
-import { runningZones } from './running-zone';
-import { dryRegain, dryRegainInHotAir, saturatedRegain } from './sorption';
+import { dryMoistureInHotAir } from './dry-threshold';
+import { runningZones, type RunningNode } from './running-zone';
+import { saturatedRegain } from './sorption';
 import { airZone, dryNode, readyStep, type HairOfRun } from './zone-step';
 
 /** First and longest time step, s. */
@@ -42,6 +43,14 @@ function legsOf(input: DryRunInput, installS: number): Leg[] {
   return legs;
 }
 
+/** Takes the measure of dryness of a node for a sequence that is hot all along, as its hot air begins. */
+function startHot(node: RunningNode, { room, porosityFactor }: DryRunInput): void {
+  node.dry = dryMoistureInHotAir(
+    { start: node.startMoisture, roomHumidity: room.relativeHumidity, porosityFactor },
+    node.moisture,
+  );
+}
+
 /**
  * Dries a set head: one state per section class and level, in air that is shared within a zone. Sections that
  * are set before the others dry in open air meanwhile. Zones do not feel each other.
@@ -65,8 +74,7 @@ export function dryRun(input: DryRunInput): DryRun {
   const installS = 3600 * Math.max(0, ...input.classes.map((member) => member.setBeforeEndH ?? 0));
   const zones = runningZones(input, installS);
   const nodes = zones.flatMap((zone) => zone.nodes);
-  const dryMoisture = dryRegain(input.room.relativeHumidity, porosityFactor);
-  const dryUnder = (method: DryingMethod) => (method.isHot ? dryRegainInHotAir(porosityFactor) : dryMoisture);
+  const isAllHot = input.steps.every(({ method }) => method.isHot);
   const waterKg = () => nodes.reduce((sum, node) => sum + node.massKg * node.moisture, 0);
   const startWaterKg = waterKg();
   let evaporatedKg = 0;
@@ -77,7 +85,8 @@ export function dryRun(input: DryRunInput): DryRun {
   let stillDamp = 0;
   for (const zone of zones) {
     for (const node of zone.nodes) {
-      if (node.moisture > dryUnder(legs[0]!.method)) zone.damp++;
+      if (isAllHot && installS === 0) startHot(node, input);
+      if (node.moisture > node.dry) zone.damp++;
       else marks.markFromStart(node);
     }
     stillDamp += zone.damp;
@@ -85,7 +94,6 @@ export function dryRun(input: DryRunInput): DryRun {
 
   const { curve, record } = curveRecorder(nodes, {
     porosityFactor,
-    dryMoisture,
     places: input.byPlace ? places : 0,
   });
   let now = 0;
@@ -102,7 +110,8 @@ export function dryRun(input: DryRunInput): DryRun {
     if (stillDamp === 0) break;
     if (now >= leg.untilS - AT_END_S) continue;
     const air = methodAir(leg.method, input.room, input.supply);
-    const dry = dryUnder(leg.method);
+    if (isAllHot && installS > 0 && !leg.isInstalling)
+      for (const node of nodes) if (!node.isDry) startHot(node, input);
     for (const zone of zones) airZone(zone, leg.method, air, input.room, input.supply);
     const size = leg.isInstalling ? INSTALL_STEP : air.hotStep ? HOT_STEP : STILL_STEP;
     let dt: number = size.first * stepScale;
@@ -125,9 +134,9 @@ export function dryRun(input: DryRunInput): DryRun {
           if (node.isDry) continue;
           const loss =
             Math.abs(before.moisture - node.moisture) /
-            (LOSS_A_STEP + LOSS_SHARE_A_STEP * Math.max(0, before.moisture - dryMoisture));
+            (LOSS_A_STEP + LOSS_SHARE_A_STEP * Math.max(0, before.moisture - node.dry));
           if (loss > fastest) fastest = loss;
-          marks.markStep(node, before, now, step, dry);
+          marks.markStep(node, before, now, step);
           if (node.isDry) {
             zone.damp--;
             stillDamp--;
@@ -147,7 +156,6 @@ export function dryRun(input: DryRunInput): DryRun {
   return {
     ...curve,
     dryAfterH: marks.dryAfterH,
-    dryMoisture,
     evaporatedKg,
     startWaterKg,
     endWaterKg: waterKg(),

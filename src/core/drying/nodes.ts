@@ -13,7 +13,7 @@ interface RopeShape {
   /** Wetted perimeter over that of one round rope. */
   readonly perimeterFactor: number;
   readonly rootExposure: number;
-  /** Share of the surface left open all along, where it lies on the scalp. */
+  /** Share of the surface left open where it lies on the scalp: all along but for the ends, which hang free. */
   readonly openShare?: number;
   /** Hair is picked up along a lane of this length, so that the rope lies thinner and longer. */
   readonly laneCm?: number;
@@ -91,8 +91,8 @@ export interface DryingNode {
   readonly packing: number;
   /** Vapour resistance of a sleeve round it, s/m. */
   readonly sleeveSM: number;
-  /** Share of the section's scalp it lies on. */
-  readonly baseShare: number;
+  /** Where it touches the scalp, m²; never more than its section. */
+  readonly footprintM2: number;
   /** A knot: one node stands for root, middle and ends. */
   readonly isKnot: boolean;
 }
@@ -112,6 +112,7 @@ const nodeOf = (
   depthM: number,
   diameterM: number,
   profileFactor: number,
+  footprintM2: number,
 ): DryingNode => ({
   level,
   massKg,
@@ -121,7 +122,7 @@ const nodeOf = (
   profileFactor,
   packing: shape.packing,
   sleeveSM: shape.kind === 'ribbon' ? shape.sleeveSM : 0,
-  baseShare: level === 0 || shape.kind === 'ball' ? 1 : 0,
+  footprintM2,
   isKnot: shape.kind === 'ball',
 });
 
@@ -150,6 +151,7 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
   const masses = segments.map((s) => hair.value.fibreDensity * fibreM2 * s.lengthM * s.survival);
   const totalKg = masses.reduce((sum, mass) => sum + mass, 0);
   const { shape } = section;
+  const sectionM2 = section.sectionAreaCm2 * 1e-4;
 
   switch (shape.kind) {
     case 'layer': {
@@ -171,6 +173,9 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
           thicknessM,
           2 * (radiusM + thicknessM),
           1 / 3,
+          level === 0
+            ? Math.min(sectionM2, (c.rodTouch * 2 * (radiusM + thicknessM) * widthM * masses[0]!) / totalKg)
+            : 0,
         ),
       );
     }
@@ -190,6 +195,7 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
           thicknessM / 2,
           widthM,
           1 / 3,
+          level === 0 ? Math.min(sectionM2, widthM * segment.lengthM * shape.axialRatio) : 0,
         );
       });
     }
@@ -197,11 +203,21 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
       const volumeM3 = totalKg / (hair.value.fibreDensity * shape.packing);
       const radiusM = Math.cbrt((3 * volumeM3) / (4 * Math.PI));
       return [
-        nodeOf(shape, 1, totalKg, 4 * Math.PI * radiusM ** 2 * shape.openShare, radiusM, 2 * radiusM, 1 / 5),
+        nodeOf(
+          shape,
+          1,
+          totalKg,
+          4 * Math.PI * radiusM ** 2 * shape.openShare,
+          radiusM,
+          2 * radiusM,
+          1 / 5,
+          Math.min(sectionM2, Math.PI * radiusM ** 2),
+        ),
       ];
     }
     case 'rope': {
-      const sideM = Math.sqrt(section.sectionAreaCm2 * 1e-4);
+      // A lane is as wide as its hair over the way it is picked up along.
+      const sideM = shape.laneCm ? sectionM2 / (shape.laneCm / 100) : Math.sqrt(sectionM2);
       const rootExposure =
         shape.rootExposure * (1 - c.coneLoss * Math.min(1, sideM / (2 * segments[0].lengthM)));
       return LEVEL_NUMBERS.map((level) => {
@@ -222,6 +238,7 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
             thicknessM,
             2 * (radiusM + thicknessM),
             1 / 3,
+            0,
           );
         }
         // A lane is rope too: the same hair over a longer way is thinner, and more of it meets the air.
@@ -245,11 +262,14 @@ export function sectionNodes(section: SectionClass): readonly DryingNode[] {
             shape.axialRatio *
             longer *
             shape.perimeterFactor *
-            (shape.openShare ?? 1) *
+            (level === 2 ? 1 : (shape.openShare ?? 1)) *
             (level === 0 ? rootExposure : 1),
           radiusM,
           2 * radiusM,
           1 / 4,
+          level === 0 || (level === 1 && shape.laneCm)
+            ? Math.min(sectionM2, clumps * 2 * radiusM * segment.lengthM * shape.axialRatio * longer)
+            : 0,
         );
       });
     }

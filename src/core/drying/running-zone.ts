@@ -3,6 +3,7 @@ import { ZONES, type Zone } from '../hair/zone';
 import { saturatedVapourDensity } from './air';
 import type { DryRunInput } from './dry-run-input';
 import type { Ladder } from './ladder';
+import { dryMoisture } from './dry-threshold';
 import { sectionNodes, type DryingNode, type SectionClass } from './nodes';
 
 /** Everything one node needs inside the time loop; all of one shape, changed in place. */
@@ -13,13 +14,16 @@ export interface RunningNode {
   readonly isKnot: boolean;
   readonly massKg: number;
   readonly areaM2: number;
-  readonly baseM2: number;
+  /** Heat from the scalp through what touches it, W/K. */
+  readonly contactWK: number;
   readonly depthM: number;
   readonly sleeveSM: number;
   /** Vapour diffusion inside the bundle over that in free air. */
   readonly diffusionShare: number;
   readonly profileFactor: number;
   readonly startMoisture: number;
+  /** Moisture at which it counts as dry, g per g. */
+  dry: number;
   /** Seconds on the run's clock at which it is set. */
   readonly setAtS: number;
   heatWM2K: number;
@@ -67,6 +71,14 @@ const byArea = (
 
 const areaOf = (c: SectionClass) => c.count * c.sectionAreaCm2 * 1e-4;
 
+/**
+ * Heat that a node takes from the scalp for each kelvin, W/K: through its footprint, skin to hair and on to its middle.
+ *
+ * @source overnight §1
+ */
+export const scalpContactWK = ({ footprintM2, depthM }: DryingNode): number =>
+  footprintM2 / (1 / dryingTable.value.scalpContactWM2K + depthM / dryingTable.value.dampConductivityWMK);
+
 /** A node as the run begins: as wet as it is set, as warm as the room. */
 function runningNode(
   node: DryingNode,
@@ -83,12 +95,17 @@ function runningNode(
     isKnot: node.isKnot,
     massKg: node.massKg * section.count,
     areaM2: node.areaM2 * section.count,
-    baseM2: node.baseShare * section.count * section.sectionAreaCm2 * 1e-4,
+    contactWK: section.count * scalpContactWK(node),
     depthM: node.depthM,
     sleeveSM: node.sleeveSM,
     diffusionShare: dryingTable.value.bundleDiffusivity * (1 - node.packing) ** (4 / 3),
     profileFactor: node.profileFactor,
     startMoisture,
+    dry: dryMoisture({
+      start: startMoisture,
+      roomHumidity: input.room.relativeHumidity,
+      porosityFactor: input.porosityFactor,
+    }),
     setAtS: installS - 3600 * (section.setBeforeEndH ?? 0),
     heatWM2K: 0,
     massMS: 0,

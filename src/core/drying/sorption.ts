@@ -1,5 +1,4 @@
 import { sorption } from '../coefficients/drying';
-import { hair } from '../coefficients/hair';
 
 const { monolayer: MONOLAYER, gabK: GAB_K, gabC: GAB_C } = sorption.value;
 
@@ -34,24 +33,3 @@ export function activityAtRegain(regain: number, porosityFactor: number): number
  * @example saturatedRegain(1) // => 0.3072
  */
 export const saturatedRegain = (porosityFactor: number): number => equilibriumRegain(1, porosityFactor);
-
-/** Humidity of an ordinary room: hair that counts as dry in it counts as dry in drier air too. */
-const ORDINARY_HUMIDITY = 0.45;
-
-/**
- * Regain at which hair counts as dry in a room: it has gone two thirds of the way from nearly dry to what an
- * ordinary room, or this damper one, gives it, and is below the glass transition. A margin that shrinks in damp
- * air, and no stricter measure in dry air, keep damper air from ever counting as dry sooner.
- *
- * @source drying §2 at 45 % humidity (fitted there); the shape over humidity is our own
- * @example dryRegain(0.45, 1) // => 0.147
- */
-export function dryRegain(roomHumidity: number, porosityFactor: number): number {
-  const { nearlyDryRegain, dryGapShare, glassRegain } = hair.value;
-  const inRoom = equilibriumRegain(Math.max(ORDINARY_HUMIDITY, roomHumidity), porosityFactor);
-  return Math.min(glassRegain, inRoom + dryGapShare * Math.max(0, nearlyDryRegain - inRoom));
-}
-
-/** Under hot air hair gets as dry as in an ordinary room, however damp the room outside the hood is. */
-export const dryRegainInHotAir = (porosityFactor: number): number =>
-  dryRegain(ORDINARY_HUMIDITY, porosityFactor);

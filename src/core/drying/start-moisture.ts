@@ -3,7 +3,8 @@ import { startStates, type StartStateId } from '../coefficients/start-states';
 import { productRoles } from '../products';
 import type { DosedLayer } from '../products/layer';
 import type { Room } from './air-at-hair';
-import { equilibriumRegain, saturatedRegain } from './sorption';
+import { restingRegain } from './dry-threshold';
+import { saturatedRegain } from './sorption';
 
 /**
  * Moisture of the hair itself when it is set, g per g, before product.
@@ -14,7 +15,7 @@ import { equilibriumRegain, saturatedRegain } from './sorption';
  */
 export function hairMoisture(state: StartStateId, porosityFactor: number, room: Room, pickUp = 1): number {
   const { moisture } = startStates[state];
-  const inRoom = equilibriumRegain(Math.min(room.relativeHumidity, WETTEST_ROOM), porosityFactor);
+  const inRoom = restingRegain(Math.min(room.relativeHumidity, WETTEST_ROOM), porosityFactor);
   switch (moisture.kind) {
     case 'free':
       return saturatedRegain(porosityFactor) + moisture.regain * pickUp;
@@ -29,6 +30,17 @@ export function hairMoisture(state: StartStateId, porosityFactor: number, room: 
 
 /** Air damper than this is treated as this: nothing dries beyond it (drying §10). */
 export const WETTEST_ROOM = drying.value.wettestRoom;
+
+/**
+ * Moisture after a towel was pressed on hair with its products in it, g per g: it reaches the water between the hairs.
+ *
+ * @source overnight §4
+ * @example blotted(0.75, 1) // => 0.613
+ */
+export function blotted(moisture: number, porosityFactor: number): number {
+  const { towelShare, towelLeaves } = drying.value;
+  return moisture - towelShare * Math.max(0, moisture - saturatedRegain(porosityFactor) - towelLeaves);
+}
 
 const waterShareOf = (layer: DosedLayer) => layer.waterShare ?? productRoles[layer.role].waterShare;
 

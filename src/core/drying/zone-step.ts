@@ -124,7 +124,7 @@ function settleZone(zone: RunningZone, air: MethodAir, newtonSteps: number) {
 
   for (let n = 0; n < zone.active; n++) {
     const node = zone.nodes[n]!;
-    const contact = c.scalpContactWM2K * node.baseM2;
+    const contact = node.contactWK;
     const latent = c.latentHeatJKg * node.vapourConductance;
     const airC = zone.airC[node.level];
     const vapour = zone.vapour[node.level];

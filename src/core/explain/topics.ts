@@ -28,7 +28,7 @@ export const TOPICS = {
     checkedAgainst: [
       'the same equations in an independent solver, within 1 %',
       'published psychrometrics over a grid of rooms, and textbook heat transfer at cylinders',
-      'what practice says of thirteen sets, from short coils under a hood to wet knots in air',
+      'what practice says of forty sets, from short coils under a hood and twists in a bonnet overnight to wet knots in air',
     ],
     weak: [
       'How freely air moves through a set is fitted to common practice, not measured: expect a new head to be off by a quarter until it was felt a few times.',
@@ -38,13 +38,13 @@ export const TOPICS = {
     parameters: [
       {
         table: 'drying',
-        keys: ['bundleDiffusivity', 'boundOnset', 'coneLoss', 'scalpToAirWM2K', 'unevenParting'],
+        keys: ['scalpContactWM2K', 'scalpToAirWM2K', 'towelShare', 'bundleDiffusivity', 'unevenParting'],
       },
       {
         table: 'draw-spread',
         keys: ['pickUp', 'hairDensity', 'airMovement', 'productWater', 'roomHumidity'],
       },
-      { table: 'hair', keys: ['nearlyDryRegain', 'dryGapShare', 'glassRegain'] },
+      { table: 'hair', keys: ['dryAirHumidity', 'keptOfWetting', 'glassRegain'] },
     ],
     page: 'drying',
   },

@@ -122,6 +122,7 @@ export const setInput = z
     tool: toolInput.nullable().optional(),
     layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
     brushedThrough: z.boolean().default(false),
+    blotted: z.boolean().default(true).describe('pressed with a towel once the products are in'),
     zones: perZone(() => zoneInput).optional(),
   })
   .refine((set) => set.sections !== undefined || set.sectionSideCm !== undefined, {

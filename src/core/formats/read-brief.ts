@@ -133,6 +133,7 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
     tool: readTool(toolKindOf(technique, methods.endsMethod), set.tool),
     layers: set.layers,
     brushedThrough: set.brushedThrough,
+    blotted: set.blotted,
   };
 }
 

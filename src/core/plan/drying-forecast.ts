@@ -21,7 +21,7 @@ import {
   type TimesByRate,
 } from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
-import { filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
+import { blotted, filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
 import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES, type Zone } from '../hair/zone';
@@ -142,10 +142,11 @@ export function dryingBasis(
   const zones = zoneSections(brief, sections, waiting);
   const productWater = productWaterPerG(doses, dryMass);
   const film = filmResistanceSM(doses, dryMass);
+  const asSet = (moisture: number) => (brief.set.blotted ? blotted(moisture, porosityFactor) : moisture);
   const input = {
     classes: handPartedClasses(zones, (i) => ({
       density: 1,
-      startMoisture: waiting.hairMoistureOf(zones[i]!.zone, room, 1) + productWater,
+      startMoisture: asSet(waiting.hairMoistureOf(zones[i]!.zone, room, 1) + productWater),
       largestQuantile: 0.5,
     })),
     room,
@@ -167,6 +168,7 @@ export function dryingBasis(
       filmResistanceSM: film,
       hairMoistureOf: (i, drawnRoom, pickUp) => waiting.hairMoistureOf(zones[i]!.zone, drawnRoom, pickUp),
       productWaterPerG: productWater,
+      asSet,
       rate: brief.dryingRate,
       horizonH: HORIZON_H,
     },

@@ -3,7 +3,7 @@ import type { UncertainDrying } from '../drying/draws';
 import { air } from '../drying-methods/air';
 import { dryRun } from '../drying/dry-run';
 import { handPartedClasses } from '../drying/section-classes';
-import { hairMoisture } from '../drying/start-moisture';
+import { blotted, hairMoisture } from '../drying/start-moisture';
 import { techniqueOf } from '../techniques';
 import type { Reason } from '../wear/reason';
 import { startStates } from '../coefficients/start-states';
@@ -21,7 +21,7 @@ function hoursOf(what: UncertainDrying): number {
   const { dryAfterH } = dryRun({
     classes: handPartedClasses(what.zones, (i) => ({
       density: 1,
-      startMoisture: what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG,
+      startMoisture: what.asSet(what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG),
       largestQuantile: 0.5,
     })),
     room: what.room,
@@ -63,6 +63,11 @@ export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis)
       set.startState === 'damp'
         ? null
         : { hairMoistureOf: (_, own, pickUp) => hairMoisture('damp', porosityFactor, own, pickUp) },
+    ],
+    [
+      'blotting',
+      'not blotted once the products were in',
+      set.blotted ? null : { asSet: (moisture) => blotted(moisture, porosityFactor) },
     ],
     [
       'section-size',

@@ -8,7 +8,7 @@ import type { ScheduleBlock } from '../schedule/backward';
 import type { Sleep } from '../schedule/sleep';
 import type { HairInSet } from '../techniques/bundle';
 import { sectionTimes, wholeHeadTimes } from './drying-forecast';
-import type { Forecast } from './forecast';
+import { MODEL_VERSION, type Forecast } from './forecast';
 import type { SectionPlan } from './section-forecasts';
 
 /** What the screens show of a forecast, as plain data that crosses to a worker and back. */
@@ -69,6 +69,14 @@ export function forecastView(forecast: Forecast): ForecastView {
   };
 }
 
-/** A view that starts from the belief a set was begun with, where that was kept. */
-export const withBelief = (view: ForecastView, belief: RateBelief | null): ForecastView =>
-  belief ? { ...view, dryTimes: { ...view.dryTimes, belief } } : view;
+/**
+ * A view that starts from the belief a set was begun with, where that was kept. A belief bends the times of the model
+ * that it was drawn with, and of no other.
+ */
+export const withBelief = (
+  view: ForecastView,
+  { dryingBelief, modelVersion }: { readonly dryingBelief: RateBelief | null; readonly modelVersion: string },
+): ForecastView =>
+  dryingBelief && modelVersion === MODEL_VERSION
+    ? { ...view, dryTimes: { ...view.dryTimes, belief: dryingBelief } }
+    : view;

@@ -124,6 +124,8 @@ describe('what a change must do', () => {
     expect(own['section-size']).toBeGreaterThan(0);
     expect(own.drying).toBeLessThan(0);
     expect(own['start-state']).toBeUndefined();
+    expect(own.blotting).toBeUndefined();
+    expect(why(aBrief({ set: { blotted: false } })).blotting).toBeGreaterThan(0.5);
     expect(planOf({ ...aBrief(), draws: 0 }).drying.why).toEqual([]);
   });
 
@@ -206,8 +208,10 @@ describe('for any head and set', () => {
         fc.integer({ min: 4, max: 60 }),
         fc.double({ min: 0.2, max: 0.6, noNaN: true }),
         (input, sections, relativeHumidity) => {
-          // In air that never lets hair dry, what is damp at takedown widens the curl, whatever its section.
-          const room = { ...input.room, relativeHumidity };
+          // In air that never lets hair dry, what is damp at takedown widens the curl, whatever its section; and in
+          // damp air hotter than the scalp, water gathers on what touches it.
+          const temperatureC = Math.min(34, input.room?.temperatureC ?? 22);
+          const room = { ...input.room, relativeHumidity, temperatureC };
           const [few, many] = [sections, 2 * sections].map((own) =>
             planOf(quick({ ...input, room, set: { ...input.set, sections: own } })),
           ) as [ReturnType<typeof planOf>, ReturnType<typeof planOf>];

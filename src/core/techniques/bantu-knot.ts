@@ -37,7 +37,7 @@ export const bantuKnot = defineTechnique({
     shortestCm: [8, 6, 12, 'C'],
     longestCm: [70, 50, 100, 'C'],
   }),
-  dryingShape: { kind: 'ball', packing: 0.34, openShare: 0.6 },
+  dryingShape: { kind: 'ball', packing: 0.34, openShare: 0.63 },
   pressesAsleep: true,
   form: (hair) => {
     const knot = knotForm(hair);

@@ -45,7 +45,7 @@ export const braid = defineTechnique({
     shortestCm: [6, 4, 9, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),
-  dryingShape: { kind: 'rope', packing: 0.36, axialRatio: 0.86, perimeterFactor: 1.46, rootExposure: 0.78 },
+  dryingShape: { kind: 'rope', packing: 0.36, axialRatio: 0.86, perimeterFactor: 1.3, rootExposure: 0.78 },
   leaveInDays: 42,
   form: ({ ropeMm }) => plaitedForm(ropeMm),
 });

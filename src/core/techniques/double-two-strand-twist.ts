@@ -43,7 +43,7 @@ export const doubleTwoStrandTwist = defineTechnique({
     shortestCm: [6, 4, 9, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),
-  dryingShape: { kind: 'rope', packing: 0.34, axialRatio: 0.76, perimeterFactor: 1.22, rootExposure: 0.78 },
+  dryingShape: { kind: 'rope', packing: 0.34, axialRatio: 0.76, perimeterFactor: 1.34, rootExposure: 0.78 },
   leaveInDays: 14,
   form: ({ ropeMm }) => ropeForm(ropeMm, () => scaledHelix(UNIT_HELIX, ropeMm / 2)),
 });

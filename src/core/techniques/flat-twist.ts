@@ -46,7 +46,7 @@ export const flatTwist = defineTechnique({
     packing: 0.34,
     axialRatio: 0.85,
     perimeterFactor: 1,
-    rootExposure: 0.55,
+    rootExposure: 0.78,
     openShare: 0.65,
     // A lane from nape to face is some 27 cm over the top and less at the sides (parting-map §1).
     laneCm: 20,

@@ -39,7 +39,7 @@ export const flexibleRodSet = defineTechnique({
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),
-  dryingShape: { kind: 'layer', packing: 0.3, rootExposure: 0.55, lengthExposure: 0.9 },
+  dryingShape: { kind: 'layer', packing: 0.3, rootExposure: 0.37, lengthExposure: 0.9 },
   form: (hair, rod) =>
     woundForm(fitRod(hair, toolOrThrow(rod, 'a flexible rod set'), toolKinds['flexible-rod'].gap)),
 });

@@ -45,7 +45,7 @@ export const spiralFormer = defineTechnique({
     widthMm: 15,
     rootExposure: 0.6,
     // Woven sleeve 70 s/m and some 6 mm of still air 210, and only the outer face of the coiled ribbon open (assumed).
-    sleeveSM: 500,
+    sleeveSM: 750,
   },
   ownRoot: { stretchedMm: 20, stretch: 0.9 },
   needsStretched: true,

@@ -38,7 +38,7 @@ export const twoStrandTwist = defineTechnique({
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),
-  dryingShape: { kind: 'rope', packing: 0.32, axialRatio: 0.8, perimeterFactor: 1.22, rootExposure: 0.78 },
+  dryingShape: { kind: 'rope', packing: 0.32, axialRatio: 0.8, perimeterFactor: 1.34, rootExposure: 0.78 },
   plaitedRootShape: {
     kind: 'rope',
     packing: 0.34,

@@ -23,7 +23,7 @@ export const loadChair = cache((id: string) =>
     const answer = await setView(set);
     if (!answer.ok) return null;
     const { drawn } = answer.value;
-    const view = withBelief(answer.value.view, set.dryingBelief);
+    const view = withBelief(answer.value.view, set);
     return { set, view, drawn, partPath: answer.value.partPath, clock: clockOf(actor.studio), nowMs };
   }),
 );

@@ -33,7 +33,7 @@ export const loadToday = () =>
         const answer = record && (await setView(record));
         if (!record || !answer?.ok || set.installedAtMs === null) return null;
         const installedAtMs = set.installedAtMs;
-        const { dryTimes, plan } = withBelief(answer.value.view, record.dryingBelief);
+        const { dryTimes, plan } = withBelief(answer.value.view, record);
         const now = dryingNow(
           dryTimes,
           record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),

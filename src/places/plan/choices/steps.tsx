@@ -142,6 +142,10 @@ const layers: PlanStep = ({
           }
         />
         <FormControlLabel
+          control={<Switch checked={set.blotted ?? true} onChange={(_, blotted) => changeSet({ blotted })} />}
+          label="Blot it with a towel"
+        />
+        <FormControlLabel
           control={
             <Switch
               checked={set.brushedThrough ?? false}

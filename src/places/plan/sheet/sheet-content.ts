@@ -181,6 +181,7 @@ export function sheetWords(source: SheetSource): SheetWords {
           },
           { text: capitalised(`${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`) },
           { text: `Start: ${startStates[brief.set.startState ?? 'damp'].label.toLowerCase()}` },
+          ...((brief.set.blotted ?? true) ? [{ text: 'Blotted with a towel after product' }] : []),
           ...(brief.set.brushedThrough ? [{ text: 'Brushed through after product' }] : []),
         ],
       },
