@@ -36,7 +36,7 @@ describe('the shelf', () => {
     await fill(scene.page, 'Water in it, %', '140');
     await fill(scene.page, 'Full, g', 'lots');
     await press(scene.page, 'Keep this product');
-    await see(scene.page, 'write a name');
+    await see(scene.page, 'Write a name');
     await see(scene.page, 'Water in it: 0 to 100 %');
     await see(scene.page, '“lots” is not a number');
     expect(await scene.page.$eval('input[name="waterPercent"]', (own) => own.value)).toBe('140');
@@ -109,7 +109,7 @@ describe('the shelf', () => {
     await choose(scene.page, 'Ingredient 1', oil);
     await choose(scene.page, 'Ingredient 2', oil);
     await press(scene.page, 'Keep this mix');
-    await see(scene.page, 'the same ingredient stands twice');
+    await see(scene.page, 'The same ingredient stands twice');
     const butter = await scene.page.evaluate(
       () =>
         [...document.querySelectorAll('option')].find((own) => own.textContent === 'Fernseed butter')!.value,
