@@ -90,7 +90,19 @@ export const knotCore = coefficients({
 /** What a hand that feels for dryness tells (drying §9). */
 export const dryness = coefficients({
   sectionSd: [0.15, 'sd of ln h', 0.1, 0.25, 'A', 'one section about the head’s own rate'],
-  wrong: [0.05, 'share', 0.02, 0.1, 'A', 'checks that say the opposite of the truth: cold hair reads damp'],
+  wrongDry: [0.05, 'share', 0.02, 0.1, 'A', 'checks of damp hair that say dry: the outside is dry first'],
+  wrongDamp: [0.03, 'share', 0.01, 0.08, 'A', 'checks of dry hair that say damp: cold hair reads damp'],
+  placeShift: [
+    -0.06,
+    'ln h',
+    -0.12,
+    0,
+    'F',
+    'one section dries sooner than the head that waits for its slowest, against the rate they share',
+  ],
+  rootSd: [0.12, 'sd of ln h', 0.06, 0.2, 'F', 'a root about that rate, over drawn heads'],
+  middleSd: [0.14, 'sd of ln h', 0.08, 0.22, 'F', 'a middle about it'],
+  endsSd: [0.2, 'sd of ln h', 0.1, 0.4, 'F', 'ends about it'],
   sure: [0.9, 'chance', 0.8, 0.95, 'A', 'called surely dry; schedules leave time for it'],
   dryEnough: [0.8, 'chance', 0.7, 0.9, 'A', 'a takedown needs no reason from here on'],
 });

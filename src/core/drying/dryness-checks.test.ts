@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { normalCdf } from '../stats/normal';
-import { agreedChecks, beliefAfterChecks, type DrynessCheck } from './dryness-checks';
+import { agreedChecks, beliefAfterChecks, placeLikelihood, type DrynessCheck } from './dryness-checks';
 import {
   chanceDry,
   drySpread,
@@ -66,16 +66,36 @@ describe('how sure a head is dry', () => {
     expect(drySpread(after, times(8)).p50).toBeGreaterThan(8.2);
   });
 
-  it('takes the same place felt twice as one observation, and a later damp over an earlier dry', () => {
+  it('puts the last damp and the first dry after it beside a forecast', () => {
     expect(agreedChecks([check('damp', 4), check('damp', 6), check('dry', 8), check('dry', 9)])).toEqual({
       lastDampH: 6,
       firstDryH: 8,
     });
     expect(agreedChecks([check('dry', 5), check('damp', 7)])).toEqual({ lastDampH: 7, firstDryH: null });
+  });
+
+  it('twice damp in one place says more than once: two wrong hands are rarer than one', () => {
     const prior = priorBelief();
-    const once = beliefAfterChecks(prior, [check('damp', 8)], () => times(8));
-    const twice = beliefAfterChecks(prior, [check('damp', 7), check('damp', 8)], () => times(8));
-    expect(twice).toEqual(once);
+    const median = (...checks: DrynessCheck[]) =>
+      drySpread(
+        beliefAfterChecks(prior, checks, () => times(8)),
+        times(8),
+      ).p50;
+    expect(median(check('damp', 12), check('damp', 12.5))).toBeGreaterThan(
+      median(check('damp', 12.5)) * 1.02,
+    );
+    // A damp after a dry: one of them was wrong, the dry the likelier.
+    expect(median(check('dry', 6), check('damp', 7))).toBeGreaterThan(median());
+  });
+
+  it('is Bayes over the intervals, reckoned by hand', () => {
+    // Time for the place log-normal about 8 h, spread .2: P(T ≤ 7) = Φ(ln(7/8)/.2), P(T ≤ 10) = Φ(ln(10/8)/.2).
+    const by7 = normalCdf(Math.log(7 / 8) / 0.2);
+    const by10 = normalCdf(Math.log(10 / 8) / 0.2);
+    const said = by7 * 0.03 * 0.97 + (by10 - by7) * 0.95 * 0.97 + (1 - by10) * 0.95 * 0.05;
+    expect(placeLikelihood([check('damp', 7), check('dry', 10)], 8, 0.2)).toBeCloseTo(said, 12);
+    const wrongWay = by7 * 0.97 * 0.03 + (by10 - by7) * 0.05 * 0.03 + (1 - by10) * 0.05 * 0.95;
+    expect(placeLikelihood([check('dry', 7), check('damp', 10)], 8, 0.2)).toBeCloseTo(wrongWay, 12);
   });
 
   it('never says more than it knows: one wrong hand cannot rule a time out', () => {

@@ -2,7 +2,7 @@ import { dryness } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import type { Level } from './nodes';
 import { conditioned, type RateBelief, type TimesByRate } from './rate-belief';
-import { hoursAtRate } from './rate-table';
+import { hoursAtRate, INSTANT_H } from './rate-table';
 
 /** What a hand can say. */
 export const CHECK_FEELS = ['dry', 'cool', 'damp'] as const;
@@ -18,7 +18,13 @@ export interface DrynessCheck {
   readonly afterH: number;
 }
 
-const { sectionSd: SECTION_SD, wrong: WRONG } = dryness.value;
+const { sectionSd, wrongDry: WRONG_DRY, wrongDamp: WRONG_DAMP, placeShift } = dryness.value;
+/** Spread of ln time of one place about the head's rate: between sections, and between what is drawn for a head. */
+const PLACE_SD: Readonly<Record<Level, number>> = {
+  root: Math.hypot(sectionSd, dryness.value.rootSd),
+  middle: Math.hypot(sectionSd, dryness.value.middleSd),
+  ends: Math.hypot(sectionSd, dryness.value.endsSd),
+};
 
 /**
  * Checks of one place boiled down to what they say together: the last "damp" and the first "dry" after it.
@@ -34,12 +40,39 @@ export function agreedChecks(checks: readonly DrynessCheck[]): {
   return { lastDampH: lastDamp, firstDryH: firstDry?.afterH ?? null };
 }
 
+/** How likely a hand says what it said of a place that is dry, or still damp. */
+const saidOf = (feel: CheckFeel, isDry: boolean): number => {
+  const wrong = isDry ? WRONG_DAMP : WRONG_DRY;
+  return (feel === 'dry') === isDry ? 1 - wrong : wrong;
+};
+
 /**
- * Belief in the head's drying rate after dryness checks. Each place felt is one observation,
- * compared with the model's own time for that place.
+ * Likelihood of all that was felt at one place, if the model's own time for it were `hours`: over the intervals between
+ * the checks, the chance that it became dry in one, times what each hand would then have said.
+ *
+ * @param checks "cool" tells nothing and is left out; in the order of their times
+ * @param lnSd spread of ln hours of the place about them
+ * @source drying §9, exact for checks that err independently
+ * @example placeLikelihood([], 8, 0.15) // => 1
+ */
+export function placeLikelihood(checks: readonly DrynessCheck[], hours: number, lnSd: number): number {
+  const lnHours = Math.log(Math.max(INSTANT_H, hours));
+  const dryBy = checks.map(({ afterH }) =>
+    normalCdf((Math.log(Math.max(INSTANT_H, afterH)) - lnHours) / lnSd),
+  );
+  let likelihood = 0;
+  for (let interval = 0; interval <= checks.length; interval++) {
+    // Dry from this interval on: the checks before it met damp hair, the others dry.
+    const chance = (dryBy[interval] ?? 1) - (interval === 0 ? 0 : dryBy[interval - 1]!);
+    likelihood += checks.reduce((product, { feel }, i) => product * saidOf(feel, i >= interval), chance);
+  }
+  return likelihood;
+}
+
+/**
+ * Belief in the head's drying rate after dryness checks: each place felt bends it by what all its checks say together.
  *
  * @param timesOf drying times of a section's level over the rate axis
- * @source drying §9: interval-censored observation with a share of wrong checks
  */
 export function beliefAfterChecks(
   prior: RateBelief,
@@ -48,25 +81,17 @@ export function beliefAfterChecks(
 ): RateBelief {
   const places = new Map<string, DrynessCheck[]>();
   for (const check of checks) {
+    if (check.feel === 'cool') continue;
     const key = `${check.sectionNumber}/${check.level}`;
     places.set(key, [...(places.get(key) ?? []), check]);
   }
-  let belief = prior;
-  for (const felt of places.values()) {
-    const { lastDampH, firstDryH } = agreedChecks(felt);
-    if (lastDampH === null && firstDryH === null) continue;
+  return [...places.values()].reduce((belief, felt) => {
     const { sectionNumber, level } = felt[0]!;
     const times = timesOf(sectionNumber, level);
-    belief = conditioned(belief, (lnRate) => {
-      const lnHours = Math.log(Math.max(1e-6, hoursAtRate(times.lnRates, times.hours, lnRate)));
-      const dryBy = (hours: number) => normalCdf((Math.log(Math.max(1e-6, hours)) - lnHours) / SECTION_SD);
-      if (lastDampH !== null && firstDryH !== null) {
-        return WRONG / 2 + (1 - WRONG) * Math.max(0, dryBy(firstDryH) - dryBy(lastDampH));
-      }
-      return lastDampH !== null
-        ? WRONG + (1 - 2 * WRONG) * (1 - dryBy(lastDampH))
-        : WRONG + (1 - 2 * WRONG) * dryBy(firstDryH!);
+    const inOrder = [...felt].sort((a, b) => a.afterH - b.afterH);
+    return conditioned(belief, (lnRate) => {
+      const hours = Math.exp(placeShift) * hoursAtRate(times.lnRates, times.hours, lnRate);
+      return placeLikelihood(inOrder, hours, PLACE_SD[level]);
     });
-  }
-  return belief;
+  }, prior);
 }
