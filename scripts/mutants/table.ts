@@ -80,9 +80,11 @@ const drying: readonly Mutant[] = [
   ['src/core/drying/dryness-checks.ts', 'check.afterH > (lastDamp ?? -1)', 'check.afterH > -1'],
   [
     'src/core/drying/dryness-checks.ts',
-    'WRONG + (1 - 2 * WRONG) * (1 - dryBy(lastDampH))',
-    'WRONG + (1 - 2 * WRONG) * dryBy(lastDampH)',
+    "(feel === 'dry') === isDry ? 1 - wrong : wrong",
+    "feel === 'dry' ? 1 - wrong : wrong",
   ],
+  ['src/core/drying/dryness-checks.ts', 'saidOf(feel, i >= interval)', 'saidOf(feel, i > interval)'],
+  ['src/core/drying/dryness-checks.ts', 'Math.exp(placeShift) * hoursAtRate', 'hoursAtRate'],
   [
     'src/core/coefficients/drying.ts',
     "sectionSd: [0.15, 'sd of ln h', 0.1, 0.25",

@@ -1,5 +1,6 @@
 import type { Clock, Units } from '@/core/formats/display';
 import { MINOR_UNITS } from '@/core/formats/money';
+import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { plural } from '@/core/words/words';
 import { inchesFromCm } from '@/core/units/length';
 import { ouncesFromGrams } from '@/core/units/mass';
@@ -112,6 +113,13 @@ export function formatStopwatch(min: number): string {
 /** Hours to a quarter below six, else to a half. */
 export const formatHours = (hours: number): string =>
   hours < 1 ? formatMinutes(hours * 60) : `${withFraction(hours, hours < 6 ? 4 : 2)} h`;
+
+/** Dry sooner than this after setting is dry already, h. */
+const ALREADY_H = 1 / 60;
+
+/** Hours until dry: "6½ h", "over ten days" where that is all that can be said, "at once" for hair that is dry as it is set. */
+export const formatDryHours = (hours: number): string =>
+  isBeyondHorizon(hours) ? 'over ten days' : hours < ALREADY_H ? 'at once' : formatHours(hours);
 
 /** Clock time of an instant: "17:45", or "5:45 pm". */
 export const formatClock = (ms: number, { timeZone, hours }: Clock): string =>

@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { chancesAt, DRY_ENOUGH, dryingNow } from '@/core/plan/drying-now';
 import { undoneOf, type FeltCheck } from '@/core/run/run-state';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
@@ -40,8 +41,12 @@ export function DryingView(props: ChairViewProps) {
   const chances = chancesAt(now, afterH);
   const feel = sectionsToFeel(view.dryTimes, drawn);
   const at = (hours: number) => installedAtMs + hours * HOUR_MS;
-  const about = (hours: number) => formatAboutWhen(at(hours), clock, nowMs);
-  const between = formatEnds(at(now.dryAfterH.p10), at(now.dryAfterH.p90), clock);
+  const about = (hours: number) =>
+    isBeyondHorizon(hours) ? 'more than ten days after setting' : formatAboutWhen(at(hours), clock, nowMs);
+  const isHopeless = isBeyondHorizon(now.dryAfterH.p50);
+  const between = isBeyondHorizon(now.dryAfterH.p90)
+    ? `${about(now.dryAfterH.p10)} and more than ten days after setting`
+    : formatEnds(at(now.dryAfterH.p10), at(now.dryAfterH.p90), clock);
   const isGoneBy = at(now.dryAfterH.p90) <= nowMs;
   const feelNow = afterH >= now.worthFeelingAfterH;
   const lastTelling = checks.filter((check) => check.feel !== 'cool').at(-1);
@@ -91,14 +96,16 @@ export function DryingView(props: ChairViewProps) {
             <AskHow
               topic="dry"
               name="dry now"
-              now={`${formatChance(chances.whole)} sure. Dry about ${about(now.dryAfterH.p50)}, between ${between}.`}
+              now={`${formatChance(chances.whole)} sure. ${isHopeless ? 'Not dry within ten days' : `Dry about ${about(now.dryAfterH.p50)}, between ${between}`}.`}
               why={set.why.dry}
             />
           </span>
         </p>
         <div className={styles.instruction}>
           <p>
-            {isGoneBy ? (
+            {isHopeless ? (
+              <>It will not be dry within ten days in this air. Dry it another way.</>
+            ) : isGoneBy ? (
               <>
                 Nearly every head like this one was dry by <b>{about(now.dryAfterH.p90)}</b>: feel it.
               </>

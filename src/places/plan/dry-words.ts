@@ -1,7 +1,8 @@
 import type { Clock } from '@/core/formats/display';
 import type { ForecastView } from '@/core/plan/forecast-view';
+import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { HOUR_MS } from '@/core/units/time';
-import { formatAboutClock, formatAboutDay, formatEnds, formatHours } from '@/ui/format';
+import { formatAboutClock, formatAboutDay, formatAboutWhen, formatDryHours, formatEnds } from '@/ui/format';
 
 /** When a plan is dry to the root: by the clock where its day is laid out, else in hours after setting. */
 export interface DryWords {
@@ -13,19 +14,31 @@ export interface DryWords {
 
 /** The one way that desk, comparison and sheet say it. */
 export function dryWords(view: ForecastView, clock: Clock): DryWords {
-  const { dryAfterH } = view.plan.drying;
+  const { p10, p50, p90 } = view.plan.drying.dryAfterH;
+  if (formatDryHours(p90) === 'at once')
+    return { value: 'already dry', day: null, range: 'nothing that was put on it wets it' };
+  if (isBeyondHorizon(p50))
+    return {
+      value: 'not within ten days',
+      day: null,
+      range: isBeyondHorizon(p10)
+        ? 'not in this air; change the drying'
+        : `at the earliest ${formatDryHours(p10)} after setting`,
+    };
   const start = view.blocks.find((block) => block.step === 'install')?.endMs;
   if (start === undefined)
     return {
-      value: formatHours(dryAfterH.p50),
+      value: formatDryHours(p50),
       day: null,
-      range: `between ${formatHours(dryAfterH.p10)} and ${formatHours(dryAfterH.p90)} after setting`,
+      range: `between ${formatDryHours(p10)} and ${formatDryHours(p90)} after setting`,
     };
   const at = (hours: number) => start + hours * HOUR_MS;
   return {
-    value: formatAboutClock(at(dryAfterH.p50), clock),
-    day: formatAboutDay(at(dryAfterH.p50), clock),
-    range: `between ${formatEnds(at(dryAfterH.p10), at(dryAfterH.p90), clock)}`,
+    value: formatAboutClock(at(p50), clock),
+    day: formatAboutDay(at(p50), clock),
+    range: isBeyondHorizon(p90)
+      ? `from ${formatAboutWhen(at(p10), clock, at(p50))}, and it may take over ten days`
+      : `between ${formatEnds(at(p10), at(p90), clock)}`,
   };
 }
 

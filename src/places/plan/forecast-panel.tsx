@@ -13,6 +13,7 @@ import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { rangesOf } from '@/core/plan/result-ranges';
+import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { listed } from '@/core/words/words';
 import {
@@ -242,7 +243,10 @@ function DryHeadline({
       <p className={styles.banner} data-tone={tone}>
         {chance === null || !takedown ? (
           <span>
-            Leave {formatHours(view.sureAfterH)} to be 9 in 10 sure. Feel {feelWords} first.
+            {isBeyondHorizon(view.sureAfterH)
+              ? 'It may take over ten days: no time can be left that makes it sure.'
+              : `Leave ${formatHours(view.sureAfterH)} to be 9 in 10 sure.`}{' '}
+            Feel {feelWords} first.
           </span>
         ) : (
           <>

@@ -10,6 +10,7 @@ import {
   formatClock,
   formatMoment,
   formatDays,
+  formatDryHours,
   formatHours,
   formatIndex,
   formatMinutes,
@@ -39,7 +40,7 @@ const ROWS: Readonly<
   Record<OutcomeRow['id'], { label: string; topic: TopicId; show: (value: number) => string }>
 > = {
   install: { label: 'Setting it', topic: 'handsOn', show: formatMinutes },
-  dry: { label: 'Dry to the root', topic: 'dry', show: formatHours },
+  dry: { label: 'Dry to the root', topic: 'dry', show: formatDryHours },
   definition: {
     label: 'Definition, first day',
     topic: 'definition',
