@@ -113,8 +113,8 @@ const drying: readonly Mutant[] = [
   ],
   [
     'src/core/drying/dry-run.ts',
-    'input.steps.every(({ method }) => method.isHot)',
-    'input.steps.some(({ method }) => method.isHot)',
+    'input.steps.every(({ method }) => method.isBlown)',
+    'input.steps.some(({ method }) => method.isBlown)',
   ],
   [
     'src/core/drying/dry-threshold.ts',

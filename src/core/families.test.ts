@@ -65,7 +65,7 @@ describe('registries', () => {
     for (const [id, method] of Object.entries(dryingMethods)) {
       expect(method.id).toBe(id);
       expect(method.duty).toBeGreaterThan(0);
-      expect(method.isHot).toBe(method.airC !== null);
+      expect(method.isBlown).toBe(method.airC !== null);
     }
   });
 });
@@ -83,7 +83,7 @@ describe('cautions', () => {
       chanceDryAtTakedown: 0.95,
       dryingWindowH: 9,
       asleep: [],
-      hotHours: 0.5,
+      blownHours: 0.5,
       fullestFit: null,
       toolsShort: [],
       doses: [],
@@ -132,7 +132,7 @@ describe('cautions', () => {
       'hot-on-weak-hair',
       context({ head: { conditions: ['bleached'] }, brief: { drying: [{ method: 'hood-hot', hours: 1 }] } }),
     ],
-    ['long-hot', context({}, { hotHours: 14 })],
+    ['long-hot', context({}, { blownHours: 14 })],
     ['heat-without-protectant', context({ brief: { drying: [{ method: 'hood-hot', hours: 1 }] } })],
     ['sealant-first', context({ set: { layers: [{ role: 'oil' }, { role: 'gel' }] } })],
     [

@@ -1,6 +1,7 @@
 import type { ZoneVerdict } from '../techniques/zone-verdict';
 import type { Dose } from '../products/dose';
 import type { Brief } from '../brief/brief';
+import { isHotAir } from '../drying-methods/method';
 import type { RoleId } from '../products';
 import type { AsleepBlock } from '../schedule/backward';
 import type { KnotForm } from '../techniques/knot-form';
@@ -17,7 +18,7 @@ export interface ForecastFacts {
   /** What falls into the hours kept for sleep. */
   readonly asleep: readonly AsleepBlock[];
   /** Hours of hot air until the head is dry, at the usual rate. */
-  readonly hotHours: number;
+  readonly blownHours: number;
   readonly fullestFit: ToolFit | null;
   readonly toolsShort: readonly ToolShort[];
   readonly doses: readonly Dose[];
@@ -62,7 +63,7 @@ export const hasCondition = ({ brief }: CautionContext, condition: string): bool
   brief.head.conditions.includes(condition);
 /** Whether any step dries with hot air. */
 export const isDriedHot = ({ brief }: CautionContext): boolean =>
-  brief.drying.some((step) => step.method.isHot);
+  brief.drying.some((step) => isHotAir(step.method));
 /** Whether any step is under a wrap that is slept in. */
 export const isSleptIn = ({ brief }: CautionContext): boolean =>
   brief.drying.some((step) => step.method.cover !== null);

@@ -58,16 +58,16 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     code: 'long-hot',
     severity: 'warn',
     shows: ['plan'],
-    when: (c) => (c.facts?.hotHours ?? 0) > thresholds.value.longestHotH,
+    when: (c) => (c.facts?.blownHours ?? 0) > thresholds.value.longestHotH,
     text: (c) =>
-      `Hot air would have to run about ${Math.round(c.facts?.hotHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
+      `Blown air would have to run about ${Math.round(c.facts?.blownHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
   },
   {
     code: 'heat-without-protectant',
     severity: 'note',
     shows: ['plan'],
     when: (c) =>
-      c.brief.drying.some((step) => (step.method.airC ?? 0) >= thresholds.value.hotAirC) && !rolesOf(c).includes('heat-protectant'),
+      isDriedHot(c) && !rolesOf(c).includes('heat-protectant'),
     text: () => 'Hot air ahead: a heat protectant costs nothing here. Test the heat on your wrist and keep it off the scalp.',
   },
   {

@@ -4,7 +4,7 @@ export const air = defineDryingMethod({
   id: 'air',
   label: 'Open air',
   phrase: 'in open air',
-  isHot: false,
+  isBlown: false,
   airC: null,
   airSpeedMS: 0.12,
   speedShare: [0.3, 0.75, 1],

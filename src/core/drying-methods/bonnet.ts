@@ -4,7 +4,7 @@ export const bonnet = defineDryingMethod({
   id: 'bonnet',
   label: 'Satin bonnet, asleep',
   phrase: 'under a satin bonnet',
-  isHot: false,
+  isBlown: false,
   airC: null,
   airSpeedMS: 0.03,
   speedShare: [0.5, 0.8, 1],

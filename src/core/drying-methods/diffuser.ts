@@ -4,7 +4,7 @@ export const diffuser = defineDryingMethod({
   id: 'diffuser',
   label: 'Diffuser',
   phrase: 'with a diffuser',
-  isHot: true,
+  isBlown: true,
   airC: 55,
   airSpeedMS: 2.2,
   speedShare: [0.7, 0.7, 0.8],

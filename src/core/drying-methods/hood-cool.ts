@@ -4,7 +4,7 @@ export const hoodCool = defineDryingMethod({
   id: 'hood-cool',
   label: 'Cool hood',
   phrase: 'under the hood on cool',
-  isHot: true,
+  isBlown: true,
   airC: 44,
   airSpeedMS: 2,
   speedShare: [0.4, 0.65, 1],

@@ -4,7 +4,7 @@ export const hoodHot = defineDryingMethod({
   id: 'hood-hot',
   label: 'Hot hood',
   phrase: 'under the hood on hot',
-  isHot: true,
+  isBlown: true,
   airC: 58,
   airSpeedMS: 2,
   speedShare: [0.4, 0.65, 1],

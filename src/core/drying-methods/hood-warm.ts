@@ -4,7 +4,7 @@ export const hoodWarm = defineDryingMethod({
   id: 'hood-warm',
   label: 'Warm hood',
   phrase: 'under the hood on warm',
-  isHot: true,
+  isBlown: true,
   airC: 50,
   airSpeedMS: 2,
   speedShare: [0.4, 0.65, 1],

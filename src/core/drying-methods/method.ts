@@ -1,10 +1,13 @@
+import { thresholds } from '../coefficients/thresholds';
+
 /** How one way of drying moves air and heat round a set head (drying §5.5). One file a method. */
 export interface DryingMethod {
   readonly id: string;
   readonly label: string;
   /** Said of a step: "under a satin bonnet". */
   readonly phrase: string;
-  readonly isHot: boolean;
+  /** A machine blows air that is warmer than the room: somebody sits under it, awake. */
+  readonly isBlown: boolean;
   /** Air temperature at the hair, °C; null is the room's. */
   readonly airC: number | null;
   readonly airSpeedMS: number;
@@ -31,3 +34,7 @@ export interface DryingMethod {
 
 /** Checks a method at definition time and keeps its literal id. */
 export const defineDryingMethod = <const M extends DryingMethod>(method: M): M => method;
+
+/** Whether its air is hot enough to harm weak hair and to want a protectant; a cool hood is not. */
+export const isHotAir = ({ airC }: Pick<DryingMethod, 'airC'>): boolean =>
+  airC !== null && airC >= thresholds.value.hotAirC;

@@ -56,14 +56,14 @@ export function methodAir(method: DryingMethod, room: Room, supply = AS_USUAL): 
   const radiantFrom =
     method.radiant.from === 'air' ? airTemperatureC(method, room, supply) : room.temperatureC;
   return {
-    scalpC: method.isHot
+    scalpC: method.isBlown
       ? method.scalpC
       : Math.max(room.temperatureC, method.scalpC + c.scalpFollowsRoom * (room.temperatureC - c.scalpRoomC)),
     radiantC: radiantFrom + method.radiant.offsetK,
     sweatKgM2S: method.sweatGM2H / 3.6e6,
     roomVapour: room.relativeHumidity * saturatedVapourDensity(room.temperatureC),
     openShare: method.cover ? 1 - method.cover.share / 2 : 1,
-    hotStep: method.isHot,
+    hotStep: method.isBlown,
     streams: [
       airStream(method, room, method.duty, supply),
       ...(method.duty < 1 ? [airStream(openAir, room, 1 - method.duty, supply)] : []),
@@ -114,7 +114,7 @@ export function zoneExchange(
 
 function airStream(method: DryingMethod, room: Room, share: number, supply: AirSupply): AirStream {
   const airC = airTemperatureC(method, room, supply);
-  const movement = method.isHot ? Math.sqrt(supply.movement) : supply.movement;
+  const movement = method.isBlown ? Math.sqrt(supply.movement) : supply.movement;
   const wetC = wetBulbFromRatioC(airC, humidityRatio(room.temperatureC, room.relativeHumidity));
   return {
     share,

@@ -135,7 +135,7 @@ function evaporation(
 function solvedHours(classes: readonly SectionClass[], method: DryingMethodId, start: number): number[] {
   const places = classes.flatMap((section) => sectionNodes(section).map((node) => ({ node, section })));
   const wetted = { start, roomHumidity: ROOM.relativeHumidity, porosityFactor: 1 };
-  const dry = dryingMethods[method].isHot ? dryMoistureInHotAir(wetted, start) : dryMoisture(wetted);
+  const dry = dryingMethods[method].isBlown ? dryMoistureInHotAir(wetted, start) : dryMoisture(wetted);
   const hours = places.map(() => Infinity);
   const solver = new Solver(places.length);
   solver.absoluteTolerance = 1e-6;

@@ -74,7 +74,7 @@ export function dryRun(input: DryRunInput): DryRun {
   const installS = 3600 * Math.max(0, ...input.classes.map((member) => member.setBeforeEndH ?? 0));
   const zones = runningZones(input, installS);
   const nodes = zones.flatMap((zone) => zone.nodes);
-  const isAllHot = input.steps.every(({ method }) => method.isHot);
+  const isAllHot = input.steps.every(({ method }) => method.isBlown);
   const waterKg = () => nodes.reduce((sum, node) => sum + node.massKg * node.moisture, 0);
   const startWaterKg = waterKg();
   let evaporatedKg = 0;

@@ -48,7 +48,7 @@ export function stepsOf({ overnight, method }: DryingRoute, windowH: number): Dr
       ...(left > QUARTER && wanted !== air ? [{ method: air, hours: left }] : []),
     ];
   }
-  if (!wanted.isHot || windowH <= HOT_SITTING_H) return [{ method: wanted, hours: wanted.usualHours }];
+  if (!wanted.isBlown || windowH <= HOT_SITTING_H) return [{ method: wanted, hours: wanted.usualHours }];
   return [
     { method: wanted, hours: HOT_SITTING_H },
     { method: air, hours: windowH - HOT_SITTING_H },

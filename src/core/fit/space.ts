@@ -1,5 +1,6 @@
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
+import { isHotAir } from '../drying-methods/method';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import type { Brief, PlannedTool } from '../brief/brief';
 import { clamp } from '../units/clamp';
@@ -36,7 +37,7 @@ const countsOf = (usual: number, isTrial: boolean): number[] => {
 /** Routes that the ways to dry at hand allow. Hot air is left out on bleached and heat-worn hair. */
 export function routesOf(methods: readonly DryingMethodId[], conditions: readonly string[]): DryingRoute[] {
   const isWeak = conditions.some((condition) => IS_WEAK.includes(condition));
-  const usable = methods.filter((id) => !(isWeak && dryingMethods[id].isHot));
+  const usable = methods.filter((id) => !(isWeak && isHotAir(dryingMethods[id])));
   const night = usable.includes('bonnet');
   return usable.flatMap((method): DryingRoute[] => [
     { overnight: false, method },

@@ -172,14 +172,14 @@ const indexSpread = (look: Look) => ({
   p90: clamp(look.value + resultTable.value.indexRange, 0, 10),
 });
 
-/** Hours of hot air in the first `untilH` hours of the drying steps; the last goes on. */
-function hotHours(brief: Brief, untilH: number): number {
+/** Hours of blown air in the first `untilH` hours of the drying steps; the last goes on. */
+function blownHours(brief: Brief, untilH: number): number {
   let at = 0;
-  return brief.drying.reduce((hot, { method, hours }, i) => {
+  return brief.drying.reduce((blown, { method, hours }, i) => {
     const end = i === brief.drying.length - 1 ? untilH : Math.min(untilH, at + hours);
     const stepH = Math.max(0, end - at);
     at = Math.max(at, end);
-    return method.isHot ? hot + stepH : hot;
+    return method.isBlown ? blown + stepH : blown;
   }, 0);
 }
 
@@ -315,7 +315,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         chanceDryAtTakedown: chanceAtTakedown,
         dryingWindowH: schedule?.dryingWindowH ?? null,
         asleep: schedule?.asleep ?? [],
-        hotHours: hotHours(brief, drying.dryAfterH.p50),
+        blownHours: blownHours(brief, drying.dryAfterH.p50),
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
         toolsShort: toolsShort(toolSizes(sections)),
         doses,
