@@ -25,6 +25,7 @@ export interface SimulatedScale {
   readonly zeroG: number;
 }
 
+/** A simulated scale as it is switched on: nothing on it, and its zero where it stands. */
 export const switchedOn = (seed: number, atMs: number): SimulatedScale => ({
   seed,
   switchedOnAtMs: atMs,
