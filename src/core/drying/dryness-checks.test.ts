@@ -3,6 +3,7 @@ import { normalCdf } from '../stats/normal';
 import { agreedChecks, beliefAfterChecks, placeLikelihood, type DrynessCheck } from './dryness-checks';
 import {
   chanceDry,
+  conditioned,
   drySpread,
   hoursForChances,
   lnTimeSd,
@@ -86,6 +87,16 @@ describe('how sure a head is dry', () => {
     );
     // A damp after a dry: one of them was wrong, the dry the likelier.
     expect(median(check('dry', 6), check('damp', 7))).toBeGreaterThan(median());
+  });
+
+  it('holds a root 6 % sooner than the head that waits for its slowest, with a spread of .15 and .12 in squares', () => {
+    const prior = priorBelief();
+    const felt = [check('damp', 8)];
+    const byHand = conditioned(prior, (lnRate) =>
+      placeLikelihood(felt, Math.exp(-0.06) * 8 * Math.exp(-lnRate), Math.hypot(0.15, 0.12)),
+    );
+    const { weights } = beliefAfterChecks(prior, felt, () => times(8));
+    weights.forEach((weight, i) => expect(weight).toBeCloseTo(byHand.weights[i]!, 6));
   });
 
   it('is Bayes over the intervals, reckoned by hand', () => {
