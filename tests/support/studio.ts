@@ -3,6 +3,7 @@ import { createHead, findHead, type HeadRecord } from '@/server/db/rows/heads';
 import { runEvent, type RunEventDetail, type RunEventKind } from '@/core/run/run-event';
 import { addEvents } from '@/server/db/rows/set-log';
 import { startSet } from '@/server/db/rows/set-commands';
+import type { ProductCard } from '@/server/db/rows/shelf';
 import { createStudio } from '@/server/db/rows/studios';
 import { answerBrief } from '@/core/plan/answer-brief';
 import type { BriefInput, HeadInput } from '@/core/formats/brief';
@@ -10,6 +11,22 @@ import { MINUTE_MS } from '@/core/units/time';
 import { aBrief } from './briefs';
 
 export const NOON = Date.UTC(2027, 2, 13, 12);
+/** A tub of foam with everything known of it. */
+export const PRODUCT: ProductCard = {
+  name: 'Foam',
+  role: 'mousse',
+  waterShare: 0.9,
+  hold: 3,
+  weight: 1,
+  hasProtein: false,
+  sizeG: 200,
+  priceMinor: 1200,
+  emptyG: 50,
+  openedOn: null,
+  useBy: null,
+  notes: '',
+  ingredients: '',
+};
 export const CARD = {
   name: 'Wren',
   description: 'medium coils',

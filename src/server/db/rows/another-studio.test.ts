@@ -1,7 +1,17 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../tests/support/briefs';
-import { aHead, ALL_DONE, aSet, aStudio, CARD, NOON, sent, tap } from '../../../../tests/support/studio';
+import {
+  aHead,
+  ALL_DONE,
+  aSet,
+  aStudio,
+  CARD,
+  NOON,
+  sent,
+  tap,
+  PRODUCT,
+} from '../../../../tests/support/studio';
 import { USUAL_DISPLAY } from '@/core/formats/display';
 import type { Database, Tx } from '../client';
 import * as heads from './heads';
@@ -34,21 +44,6 @@ let studioId: string;
 let otherId: string;
 let theirs: Theirs;
 
-const PRODUCT: shelf.ProductCard = {
-  name: 'Foam',
-  role: 'mousse',
-  waterShare: 0.9,
-  hold: 3,
-  weight: 1,
-  hasProtein: false,
-  sizeG: 200,
-  priceMinor: 1200,
-  emptyG: 50,
-  openedOn: null,
-  useBy: null,
-  notes: '',
-  ingredients: '',
-};
 const TOOL: shelf.ToolCard = {
   kind: 'rod',
   diameterMm: 16,

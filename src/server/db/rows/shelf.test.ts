@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { isUnmade, leftNowG } from '@/core/shelf/stock';
-import { aHead, aStudio, NOON } from '../../../../tests/support/studio';
+import { aHead, aStudio, NOON, PRODUCT } from '../../../../tests/support/studio';
 import { AppError } from '../../errors';
 import type { Database } from '../client';
 import { chooseSchool, findHead } from './heads';
@@ -29,24 +29,9 @@ beforeEach(async () => {
 });
 afterEach(() => database.close());
 
-const CARD: ProductCard = {
-  name: 'Foam',
-  role: 'mousse',
-  waterShare: 0.9,
-  hold: 3,
-  weight: 1,
-  hasProtein: false,
-  sizeG: 200,
-  priceMinor: 1200,
-  emptyG: 50,
-  openedOn: null,
-  useBy: null,
-  notes: '',
-  ingredients: '',
-};
 const NEW = { id: null, revision: 0 };
 const put = (card: Partial<ProductCard> = {}) =>
-  database.write((tx) => saveProduct(tx, studioId, NEW, { ...CARD, ...card }, NOON));
+  database.write((tx) => saveProduct(tx, studioId, NEW, { ...PRODUCT, ...card }, NOON));
 const weighed = (id: string, leftG: number) =>
   database.write((tx) => weighProduct(tx, studioId, id, { leftG, emptyG: null }, NOON));
 const codeOf = (work: Promise<unknown>) =>
@@ -82,12 +67,12 @@ describe('products', () => {
     const id = await put();
     await weighed(id, 120);
     const late = database.write((tx) =>
-      saveProduct(tx, studioId, { id, revision: 1 }, { ...CARD, name: 'X' }, NOON),
+      saveProduct(tx, studioId, { id, revision: 1 }, { ...PRODUCT, name: 'X' }, NOON),
     );
     expect(await codeOf(late)).toBe('conflict');
     expect((await findProduct(database.db, studioId, id))!.name).toBe('Foam');
     await database.write((tx) =>
-      saveProduct(tx, studioId, { id, revision: 2 }, { ...CARD, name: 'X' }, NOON),
+      saveProduct(tx, studioId, { id, revision: 2 }, { ...PRODUCT, name: 'X' }, NOON),
     );
     const saved = (await findProduct(database.db, studioId, id))!;
     expect([saved.name, saved.leftG]).toEqual(['X', 120]);
@@ -103,7 +88,7 @@ describe('products', () => {
       await codeOf(database.write((tx) => weighProduct(tx, other, id, { leftG: 1, emptyG: 1 }, NOON))),
     ).toBe('not-found');
     expect(
-      await codeOf(database.write((tx) => saveProduct(tx, other, { id, revision: 1 }, CARD, NOON))),
+      await codeOf(database.write((tx) => saveProduct(tx, other, { id, revision: 1 }, PRODUCT, NOON))),
     ).toBe('not-found');
     await database.write((tx) => takeOff(tx, other, 'product', id));
     await database.write((tx) => countAsUsed(tx, other, new Map([[id, 9]])));
@@ -163,7 +148,7 @@ describe('own mixes', () => {
           {
             takes: mix.parts.map(({ productId }) => ({ productId, grams: grams / 2 })),
             batchG: grams,
-            card: { ...CARD, name: mix.name, role: mix.role, openedOn: '2027-03-13', useBy: '2027-03-27' },
+            card: { ...PRODUCT, name: mix.name, role: mix.role, openedOn: '2027-03-13', useBy: '2027-03-27' },
           },
           NOON,
         ),
