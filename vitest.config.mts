@@ -22,6 +22,7 @@ export default defineConfig({
             'tests/golden/**/*.test.ts',
           ],
           environment: 'node',
+          setupFiles: ['tests/support/laws.ts'],
           // Files of a worker share its modules: each puts back what it stubs. A third of the time is saved.
           isolate: false,
           // A busy machine is no failure: time is for the bench.
