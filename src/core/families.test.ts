@@ -84,6 +84,7 @@ describe('cautions', () => {
       dryingWindowH: 9,
       asleep: [],
       blownHours: 0.5,
+      dampCoveredH: 8,
       fullestFit: null,
       toolsShort: [],
       doses: [],
@@ -124,10 +125,7 @@ describe('cautions', () => {
     ['damp-takedown', context({}, { chanceDryAtTakedown: 0.4 })],
     ['no-time', context({}, { dryingWindowH: -1 })],
     ['will-not-stay-dry', context({}, { roomStaysDamp: true })],
-    [
-      'damp-wrapped',
-      context({ brief: { drying: [{ method: 'bonnet', hours: 8 }] } }, { chanceDryAtTakedown: 0.3 }),
-    ],
+    ['damp-wrapped', context({ brief: { drying: [{ method: 'bonnet', hours: 8 }] } }, { dampCoveredH: 26 })],
     [
       'hot-on-weak-hair',
       context({ head: { conditions: ['bleached'] }, brief: { drying: [{ method: 'hood-hot', hours: 1 }] } }),

@@ -20,7 +20,8 @@ export interface PracticeRow {
   readonly chances?: readonly (readonly [afterH: number, low: number, high: number])[];
 }
 
-const NIGHT = [['bonnet', 9]] as const;
+/** As long as it takes: chances are asked after some hours of it. */
+const NIGHT = [['bonnet', 48]] as const;
 
 /** The trade's check values of whole forecasts: covered nights, misted hair, knots and formers (trade §5). */
 export const PRACTICE_ROWS: readonly PracticeRow[] = [

@@ -17,8 +17,10 @@ export interface ForecastFacts {
   readonly dryingWindowH: number | null;
   /** What falls into the hours kept for sleep. */
   readonly asleep: readonly AsleepBlock[];
-  /** Hours of hot air until the head is dry, at the usual rate. */
+  /** Hours of blown air in the plan. */
   readonly blownHours: number;
+  /** Hours from first covered to last covered while it is still damp. */
+  readonly dampCoveredH: number;
   readonly fullestFit: ToolFit | null;
   readonly toolsShort: readonly ToolShort[];
   readonly doses: readonly Dose[];

@@ -3,15 +3,7 @@ import { thresholds } from '../coefficients/thresholds';
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { productRoles } from '../products';
-import {
-  hasCondition,
-  isDriedHot,
-  isSleptIn,
-  percent,
-  rolesOf,
-  type Caution,
-  type CautionContext,
-} from './caution';
+import { hasCondition, isDriedHot, percent, rolesOf, type Caution, type CautionContext } from './caution';
 
 const workAtNight = (c: CautionContext) => c.facts?.asleep.find(({ step }) => step !== 'dry');
 const driedAtNight = (c: CautionContext) => c.facts?.asleep.find(({ step }) => step === 'dry');
@@ -44,8 +36,8 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     code: 'damp-wrapped',
     severity: 'warn',
     shows: ['plan', 'drying'],
-    when: (c) => isSleptIn(c) && (c.facts?.chanceDryAtTakedown ?? 1) < 0.5,
-    text: () => 'Hair wrapped damp for more than one night can sour and irritate the scalp. Add a hood before or after the night.',
+    when: (c) => (c.facts?.dampCoveredH ?? 0) > thresholds.value.longestDampCoveredH,
+    text: () => 'Damp for over a day from the first night under a cover: hair wrapped damp that long can sour and irritate the scalp. Add a hood before or after the night.',
   },
   {
     code: 'hot-on-weak-hair',
@@ -60,7 +52,7 @@ export const DRYING_CAUTIONS: readonly Caution[] = [
     shows: ['plan'],
     when: (c) => (c.facts?.blownHours ?? 0) > thresholds.value.longestHotH,
     text: (c) =>
-      `Blown air would have to run about ${Math.round(c.facts?.blownHours ?? 0)} h. Nobody sits that long: start drier, take more and smaller sections, or leave a night in air before the hood.`,
+      `${Math.round(4 * (c.facts?.blownHours ?? 0)) / 4} h of blown air are planned. Few sit that long: start drier, take more and smaller sections, or leave a night before the hood.`,
   },
   {
     code: 'heat-without-protectant',

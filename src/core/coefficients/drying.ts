@@ -129,8 +129,30 @@ export const dryingSpread = coefficients({
   roomTemperature: [0.022, 'sd of ln h', 0.01, 0.05, 'F', 'temperature of the room'],
 });
 
-/** Spread of ln drying rate of a head that is not learnt yet (drying §7). */
-export const UNKNOWN_HEAD_LN_SD = 0.25;
+/** Spread of ln drying rate of a head that is not learnt yet: heads differ by .25, fitted constants are out by .10 (overnight). */
+export const UNKNOWN_HEAD_LN_SD = 0.27;
+
+/** What else is known of a forecast of drying before heads are drawn. */
+export const unsure = coefficients({
+  drawnLater: [
+    0.06,
+    'ln h',
+    0.02,
+    0.12,
+    'F',
+    'a head waits for the largest of its sections: drawn ones against the likeliest',
+  ],
+  littleWater: [
+    0.2,
+    'sd of ln h',
+    0.1,
+    0.3,
+    'F',
+    'added where little has to dry: its figures hang on the measure of dry',
+  ],
+  littleFrom: [0.12, 'g/g', 0.1, 0.15, 'A', 'water above the room from which that begins to count'],
+  littleTo: [0.08, 'g/g', 0.05, 0.1, 'A', 'and at which it counts in full'],
+});
 
 /** Crowding of each zone: how freely air reaches it (drying §4, zones). */
 export const zoneExposure = coefficients({

@@ -4,6 +4,14 @@ import { coefficients } from './coefficient';
 export const thresholds = coefficients({
   hotAirC: [50, '°C', 45, 60, 'C', 'air that wants a heat protectant and a hand that tests it'],
   longestHotH: [3, 'h', 2, 4, 'C', 'longest that a client is kept under hot air'],
+  longestDampCoveredH: [
+    24,
+    'h',
+    16,
+    30,
+    'C',
+    'damp hair that is covered longer than this, or again after it, can sour',
+  ],
   leaveInDays: [3, 'days', 2, 7, 'C', 'a set may stay in once it is dry, where its technique says nothing'],
   fineUm: [60, 'µm', 55, 65, 'C', 'strands up to this are fine'],
   heavyWeight: [4, 'of 5', 3, 5, 'C', 'products from this on weigh hair down'],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import type { BriefInput } from '../formats/brief';
-import { drawHeads, dryingBasis } from '../plan/drying-forecast';
+import { drawHeads, dryingBasis, readyToDry } from '../plan/drying-forecast';
 import { layoutFor } from '../plan/layout-for';
 import { dosesOf } from '../plan/dosing';
 import { planSections } from '../plan/section-forecasts';
@@ -12,11 +12,12 @@ const basisOf = (input: BriefInput) => {
   const brief = readOrThrow(input);
   const sections = planSections(brief, layoutFor(brief));
   const mass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  return dryingBasis(
+  const ready = readyToDry(
     brief,
     sections,
     dosesOf(brief, mass).map((dose) => dose.layer),
   );
+  return dryingBasis(ready, brief.drying);
 };
 const basis = basisOf(aBrief());
 const drawn = drawHeads(basis, 1, 0, 300).map((head) => head.allH);

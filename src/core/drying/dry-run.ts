@@ -3,7 +3,7 @@ import type { DryingMethod } from '../drying-methods/method';
 import { methodAir } from './air-at-hair';
 import { curveRecorder } from './dry-curve';
 import { dryMarks } from './dry-marks';
-import type { DryRun, DryRunInput } from './dry-run-input';
+import type { DryingStep, DryRun, DryRunInput } from './dry-run-input';
 import { dryMoistureInHotAir } from './dry-threshold';
 import { runningZones, type RunningNode } from './running-zone';
 import { saturatedRegain } from './sorption';
@@ -43,6 +43,10 @@ function legsOf(input: DryRunInput, installS: number): Leg[] {
   return legs;
 }
 
+/** Whether only blown air was asked for; air without hours of its own at the end is for what that leaves damp. */
+const isHotAllAlong = (steps: readonly DryingStep[]): boolean =>
+  steps[0]!.method.isBlown && steps.every(({ method, hours }) => method.isBlown || hours === 0);
+
 /** Takes the measure of dryness of a node for a sequence that is hot all along, as its hot air begins. */
 function startHot(node: RunningNode, { room, porosityFactor }: DryRunInput): void {
   node.dry = dryMoistureInHotAir(
@@ -74,7 +78,7 @@ export function dryRun(input: DryRunInput): DryRun {
   const installS = 3600 * Math.max(0, ...input.classes.map((member) => member.setBeforeEndH ?? 0));
   const zones = runningZones(input, installS);
   const nodes = zones.flatMap((zone) => zone.nodes);
-  const isAllHot = input.steps.every(({ method }) => method.isBlown);
+  const isAllHot = isHotAllAlong(input.steps);
   const waterKg = () => nodes.reduce((sum, node) => sum + node.massKg * node.moisture, 0);
   const startWaterKg = waterKg();
   let evaporatedKg = 0;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import { agreedChecks, beliefAfterChecks, placeLikelihood, type DrynessCheck } from './dryness-checks';
 import {
@@ -35,7 +36,7 @@ describe('how sure a head is dry', () => {
     const belief = priorBelief();
     for (const hours of [5, 8, 10, 14]) {
       expect(chanceDry(belief, times(8), hours)).toBeCloseTo(
-        normalCdf(Math.log(hours / 8) / lnTimeSd(0.25)),
+        normalCdf(Math.log(hours / 8) / lnTimeSd(UNKNOWN_HEAD_LN_SD)),
         2,
       );
     }

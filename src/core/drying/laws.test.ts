@@ -3,7 +3,13 @@ import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import { referenceClasses } from '../../../tests/support/reference-head';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { forecast } from '../plan/forecast';
-import { dampAtTakedown, dryingBasis, dryingForecast, sectionTimes } from '../plan/drying-forecast';
+import {
+  dampAtTakedown,
+  dryingBasis,
+  dryingForecast,
+  readyToDry,
+  sectionTimes,
+} from '../plan/drying-forecast';
 import { dosesOf } from '../plan/dosing';
 import { layoutFor } from '../plan/layout-for';
 import { planSections } from '../plan/section-forecasts';
@@ -20,12 +26,12 @@ const dryingOf = (input: ReturnType<typeof aBrief>) => {
   const brief = readOrThrow(input);
   const sections = planSections(brief, layoutFor(brief));
   const mass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  const basis = dryingBasis(
+  const ready = readyToDry(
     brief,
     sections,
     dosesOf(brief, mass).map(({ layer }) => layer),
   );
-  return dryingForecast(brief, basis, []);
+  return dryingForecast(dryingBasis(ready, brief.drying), []);
 };
 
 describe('left and right', () => {
@@ -113,18 +119,20 @@ describe('steps of drying against the window', () => {
   const hoursOf = ({ startAt, endAt }: { startAt: string; endAt: string }) =>
     (Date.parse(endAt) - Date.parse(startAt)) / 3_600_000;
 
-  it('a first step longer than its window is cut at it, and what follows falls away', () => {
+  it('a first step longer than its window gives way to the hood that follows', () => {
     const long = blocksOf([['bonnet', 90], ['hood-hot', 1]], '2027-03-13T00:00:00Z'); // prettier-ignore
-    expect(long.map(({ method }) => method)).toEqual(['bonnet']);
-    expect(hoursOf(long[0]!)).toBeLessThan(9);
+    expect(long.map(({ method }) => method)).toEqual(['bonnet', 'hood-hot']);
+    expect(hoursOf(long[0]!)).toBeLessThan(8);
+    expect(hoursOf(long[1]!)).toBeCloseTo(1, 6);
   });
 
-  it('the last step goes on to the end of the window, the others for as long as they are given', () => {
+  it('each lasts as long as it is given, and open air fills the rest', () => {
     const blocks = blocksOf([['hood-warm', 2], ['bonnet', 1]], '2027-03-12T20:00:00Z'); // prettier-ignore
-    expect(blocks.map(({ method }) => method)).toEqual(['hood-warm', 'bonnet']);
+    expect(blocks.map(({ method }) => method)).toEqual(['hood-warm', 'bonnet', 'air']);
     expect(hoursOf(blocks[0]!)).toBeCloseTo(2, 6);
-    expect(hoursOf(blocks[1]!)).toBeGreaterThan(4);
-    expect(blocks[1]!.startAt).toBe(blocks[0]!.endAt);
+    expect(hoursOf(blocks[1]!)).toBeCloseTo(1, 6);
+    expect(hoursOf(blocks[2]!)).toBeGreaterThan(4);
+    expect(blocks[2]!.startAt).toBe(blocks[1]!.endAt);
   });
 });
 

@@ -120,6 +120,13 @@ export function hoursForChances(belief: RateBelief, times: TimesByRate, wanted: 
   });
 }
 
+/** The drying rate that a share of heads is slower than. */
+export function slowRateOf({ lnRates, weights }: RateBelief, share: number): number {
+  let slower = 0;
+  const at = weights.findIndex((weight) => (slower += weight) >= share);
+  return Math.exp(lnRates[Math.max(0, at)]!);
+}
+
 /** 10–90 % band of the time to dry, h. */
 export function drySpread(belief: RateBelief, times: TimesByRate): Spread {
   const [p10, p50, p90] = hoursForChances(belief, times, [0.1, 0.5, 0.9]);

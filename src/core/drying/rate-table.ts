@@ -1,12 +1,16 @@
 import { interpolate } from '../stats/interpolate';
 import { dryRun } from './dry-run';
-import type { DryRun, DryRunInput } from './dry-run-input';
+import type { DryingStep, DryRun, DryRunInput } from './dry-run-input';
 import type { Level } from './nodes';
 import { LEVELS } from './nodes';
 import type { Zone } from '../hair/zone';
 
 /** ln of the drying rates at which a head is run. */
 const LN_RATES = [-0.7, -0.35, 0, 0.35, 0.7] as const;
+/** The same where blown air comes and goes: hair that it just leaves damp takes hours longer, and times bend there. */
+const CLOSE_LN_RATES = [-0.7, -0.525, -0.35, -0.175, 0, 0.175, 0.35, 0.7] as const;
+const usualRates = (steps: readonly DryingStep[]): readonly number[] =>
+  steps.some(({ method }) => method.isBlown) ? CLOSE_LN_RATES : LN_RATES;
 
 /** Longest drying that is followed, h. Hair still damp then will not dry in this air. */
 export const HORIZON_H = 240;
@@ -52,7 +56,7 @@ const USUAL_STEPS = { stepScale: 1.3 } as const;
  */
 export function rateTable(
   input: Omit<DryRunInput, 'rate' | 'horizonH'>,
-  lnRates: readonly number[] = LN_RATES,
+  lnRates: readonly number[] = usualRates(input.steps),
   isRough = false,
 ): RateTable {
   const runs = lnRates.map((lnRate) =>

@@ -34,25 +34,19 @@ const LONGEST_NIGHT_H = 10;
 export const HOT_SITTING_H = 2;
 const QUARTER = 0.25;
 
-/** The steps of a route in a drying window; null where the window is too short for a night. */
+/** The steps of a route to ask for in a drying window; null where the window is too short for a night. */
 export function stepsOf({ overnight, method }: DryingRoute, windowH: number): DryingStep[] | null {
   const wanted = dryingMethods[method];
-  const { air, bonnet } = dryingMethods;
   if (overnight) {
     const night = Math.floor(Math.min(LONGEST_NIGHT_H, windowH - LAST_H) / QUARTER) * QUARTER;
     if (night < SHORTEST_NIGHT_H) return null;
-    const left = windowH - night - LAST_H;
     return [
-      { method: bonnet, hours: night },
+      { method: dryingMethods.bonnet, hours: night },
       { method: wanted, hours: LAST_H },
-      ...(left > QUARTER && wanted !== air ? [{ method: air, hours: left }] : []),
     ];
   }
-  if (!wanted.isBlown || windowH <= HOT_SITTING_H) return [{ method: wanted, hours: wanted.usualHours }];
-  return [
-    { method: wanted, hours: HOT_SITTING_H },
-    { method: air, hours: windowH - HOT_SITTING_H },
-  ];
+  const hours = wanted.isBlown ? Math.min(HOT_SITTING_H, windowH) : wanted.usualHours;
+  return [{ method: wanted, hours }];
 }
 
 /** Root and ends of a technique: those wanted, where it can carry them and has the tool they ask for. */

@@ -1,8 +1,10 @@
-import { chanceDry, lnTimeSd, priorBelief, type RateBelief } from '../drying/rate-belief';
+import { chanceDry } from '../drying/rate-belief';
 import { WETTEST_ROOM } from '../drying/start-moisture';
 import type { WaitingHair } from '../drying/waiting';
 import type { Zone } from '../hair/zone';
 import { layOutDay, type PrepPart } from '../schedule/backward';
+import { laySteps, type DryingWindow } from '../schedule/drying-day';
+import { keptNights, nightCoverOf } from '../plan/planned-day';
 import { shareOut } from '../parting/generate';
 import type { Layout, LaidSection } from '../parting/layout';
 import type { Quadrant } from '../parting/quadrant';
@@ -10,7 +12,7 @@ import { zoneShares } from '../parting/zone-outlines';
 import type { Brief } from '../brief/brief';
 import { dosesOf } from '../plan/dosing';
 import type { Dose } from '../products/dose';
-import { dampAtTakedown, dryingBasis } from '../plan/drying-forecast';
+import { beliefBefore, dampAtTakedown, dryingBasis, readyToDry } from '../plan/drying-forecast';
 import { prepParts, prepWorkMin } from '../plan/prep-parts';
 import { planSections, type SectionPlan } from '../plan/section-forecasts';
 import { resultOf } from '../plan/set-result';
@@ -40,8 +42,8 @@ export interface Work {
   readonly sections: readonly SectionPlan[];
   readonly waiting: WaitingPlan;
   readonly handsOnMin: number;
-  /** Hours left for drying. */
-  readonly windowH: number;
+  /** Time left for drying. */
+  readonly window: DryingWindow;
 }
 
 const QUADRANTS_OF: Readonly<Record<Zone, readonly Quadrant[]>> = {
@@ -134,7 +136,6 @@ export function mendedZones(verdicts: readonly ZoneVerdict[]): ZoneTechniques | 
 
 /** Works out candidates for one head; what they share is worked out once. */
 export class QuickForecaster {
-  private readonly belief: RateBelief;
   private readonly hair = new Map<string, WaitingHair>();
   private readonly works = new Map<string, Work | null>();
   private readonly preps = new Map<string, readonly PrepPart[]>();
@@ -148,10 +149,7 @@ export class QuickForecaster {
     private readonly base: Brief,
     private readonly readyMs: number,
     private readonly startMs: number,
-  ) {
-    const { median, lnSd } = base.dryingRate;
-    this.belief = priorBelief(Math.log(median), lnTimeSd(lnSd));
-  }
+  ) {}
 
   /** What it takes to set a candidate; null where the hair cannot carry it. Routes of drying share it. */
   work(candidate: Candidate): Work | null {
@@ -185,17 +183,19 @@ export class QuickForecaster {
     this.preps.set(candidate.startState, prep);
     const takedownMin = sections.reduce((sum, section) => sum + section.takedownMin, 0);
     const separatingMin = sections.reduce((sum, section) => sum + section.separatingMin, 0);
-    const { dryingWindowH } = layOutDay(
+    const { window } = layOutDay(
       {
         prep,
         installMin: waiting.installMin,
-        dryingH: 0,
+        neededH: () => 0,
         drying: [],
+        nightCover: nightCoverOf(brief),
         takedownMin,
         separatingMin,
       },
       this.readyMs,
       this.startMs,
+      keptNights(brief),
     );
     return {
       candidate,
@@ -204,28 +204,31 @@ export class QuickForecaster {
       sections,
       waiting,
       handsOnMin: prepWorkMin(prep) + waiting.installMin + takedownMin + separatingMin,
-      windowH: dryingWindowH,
+      window,
     };
   }
 
   /** What comes of it; null where there is no time to dry, or none for the night that was meant. */
   outcome(work: Work): Outcome | null {
-    const steps = work.windowH > 0 ? stepsOf(work.candidate.drying, work.windowH) : null;
+    const { hours: windowH } = work.window;
+    const steps = windowH > 0 ? stepsOf(work.candidate.drying, windowH) : null;
     if (!steps) return null;
     const brief: Brief = { ...work.brief, drying: steps };
     const dryMassG = work.sections.reduce((sum, section) => sum + section.dryMassG, 0);
     const doses: Dose[] = dosesOf(brief, dryMassG);
-    const basis = dryingBasis(
+    const ready = readyToDry(
       brief,
       work.sections,
       doses.map(({ layer }) => layer),
       { waiting: work.waiting },
     );
-    const damp = dampAtTakedown({ table: basis.table, belief: this.belief }, work.windowH);
+    const basis = dryingBasis(ready, laySteps(steps, work.window), true);
+    const belief = beliefBefore(ready);
+    const damp = dampAtTakedown({ table: basis.table, belief }, windowH);
     const result = resultOf(brief, zoneGroups(brief, work.sections), doses, damp, 0);
     const first = result.byDay[0]!;
     return {
-      chance: chanceDry(this.belief, basis.all, work.windowH),
+      chance: chanceDry(belief, basis.all, windowH),
       handsOnMin: work.handsOnMin,
       definition: result.definition.value,
       days: result.days.p50,

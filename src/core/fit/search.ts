@@ -117,7 +117,7 @@ export function* search(
   const weigh = (work: Work) => {
     const outcome = forecaster.outcome(work);
     if (!outcome) return;
-    const choice = { candidate: work.candidate, zones: work.zones, outcome, windowH: work.windowH };
+    const choice = { candidate: work.candidate, zones: work.zones, outcome, windowH: work.window.hours };
     const missed = unmet(choice, wishes);
     if (missed.length === 0) fitting.add(choice);
     const [only] = missed;

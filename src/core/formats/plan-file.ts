@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CAUTION_PHASES } from '../advice/caution';
+import { DRYING_METHOD_IDS } from '../drying-methods';
 import { WINDINGS } from '../parting/winding';
 import { ZONES } from '../hair/zone';
 import { QUADRANTS } from '../parting/quadrant';
@@ -105,6 +106,13 @@ export const planFile = z
       rootDryAfterH: spread,
       endsDryAfterH: spread,
       chanceDryAtWearBy: number.nullable(),
+      sureUnder: z
+        .strictObject({ method: z.enum(DRYING_METHOD_IDS), moreMin: number.nullable() })
+        .nullable()
+        .optional()
+        .describe(
+          'blown air before the takedown that would make it 9 in 10 sure, minutes more than planned; null minutes where no sitting does; null where it is sure, and in the quick estimate',
+        ),
       curve: z.array(z.strictObject({ afterH: number, chanceDry: number, waterPerDryG: number })),
       remistEveryMin: number.nullable(),
       waiting: z

@@ -186,7 +186,7 @@ describe('good briefs', () => {
         },
         parting: { pattern: 'brick', part: 'none', recipe: null },
         pace: { median: 1 },
-        dryingRate: { median: 1, lnSd: 0.25 },
+        dryingRate: { median: 1, lnSd: 0.27 },
         draws: 400,
         seed: 1,
       },

@@ -1,6 +1,8 @@
-import { drying, dryness } from '../coefficients/drying';
+import { drying, dryness, unsure } from '../coefficients/drying';
 import { POROSITY } from '../coefficients/hair';
 import { drawDrying, type DrawnTimes, type UncertainDrying } from '../drying/draws';
+import { dryRun } from '../drying/dry-run';
+import type { DryingStep } from '../drying/dry-run-input';
 import {
   dampnessAt,
   FEW_LN_RATES,
@@ -21,11 +23,14 @@ import {
   type TimesByRate,
 } from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
+import { restingRegain } from '../drying/dry-threshold';
 import { blotted, filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
 import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES, type Zone } from '../hair/zone';
 import type { DosedLayer } from '../products/layer';
+import { thenInAir } from '../schedule/drying-day';
+import { clamp } from '../units/clamp';
 import { interpolate } from '../stats/interpolate';
 import { quantiles } from '../stats/quantile';
 import type { Spread } from '../stats/spread';
@@ -121,58 +126,112 @@ const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number)
   return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, drying.value.spreadOnRod * mean));
 };
 
+/** What of a plan's drying is known before its day is laid out. */
+export interface ReadyToDry {
+  readonly waiting: WaitingPlan;
+  readonly uncertain: UncertainDrying;
+}
+
 /**
- * Everything of a plan's drying that does not hang on chance.
+ * What is added to the spread of a rate where little has to dry.
  *
- * @param rough for a plan among many: what is known of the waiting already, and fewer runs in longer steps
+ * @param aboveRoom water above what the room gives hair, g per g
+ * @source overnight, "What the rows pin down"; fading in over a few hundredths, so that no dose makes a range jump
  */
-export function dryingBasis(
+export function littleWaterSd(aboveRoom: number): number {
+  const { littleWater, littleFrom, littleTo } = unsure.value;
+  return littleWater * clamp((littleFrom - aboveRoom) / (littleFrom - littleTo), 0, 1);
+}
+
+/** What is believed of the drying rate before heads are drawn: about the spread and the middle that they will have. */
+export const beliefBefore = ({ uncertain: { rate } }: Pick<ReadyToDry, 'uncertain'>): RateBelief =>
+  priorBelief(Math.log(rate.median) - unsure.value.drawnLater, lnTimeSd(rate.lnSd));
+
+/**
+ * Everything of a plan's drying but the steps as they lie in its day.
+ *
+ * @param known for a plan among many: what is known of the waiting already
+ */
+export function readyToDry(
   brief: Brief,
   sections: readonly SectionPlan[],
   doses: readonly DosedLayer[],
-  rough?: { readonly waiting: WaitingPlan },
-): DryingBasis {
+  known?: { readonly waiting: WaitingPlan },
+): ReadyToDry {
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
   const dryMass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
   const room = {
     temperatureC: brief.room.temperatureC,
     relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
   };
-  const waiting = rough?.waiting ?? planWaiting(brief, sections, room);
+  const waiting = known?.waiting ?? planWaiting(brief, sections, room);
   const zones = zoneSections(brief, sections, waiting);
   const productWater = productWaterPerG(doses, dryMass);
-  const film = filmResistanceSM(doses, dryMass);
   const asSet = (moisture: number) => (brief.set.blotted ? blotted(moisture, porosityFactor) : moisture);
-  const input = {
-    classes: handPartedClasses(zones, (i) => ({
-      density: 1,
-      startMoisture: asSet(waiting.hairMoistureOf(zones[i]!.zone, room, 1) + productWater),
-      largestQuantile: 0.5,
-    })),
-    room,
-    steps: brief.drying,
-    porosityFactor,
-    startMoisture: 0,
-    filmResistanceSM: film,
-  };
-  const table = rough ? rateTable(input, FEW_LN_RATES, true) : rateTable(input);
+  const zoneMoisture = zones.map(({ zone }) => asSet(waiting.hairMoistureOf(zone, room, 1) + productWater));
+  const aboveRoom = Math.max(...zoneMoisture) - restingRegain(room.relativeHumidity, porosityFactor);
   return {
-    table,
-    all: wholeHeadTimes(table),
     waiting,
     uncertain: {
       zones,
       room,
-      steps: brief.drying,
+      steps: thenInAir(brief.drying),
       porosityFactor,
-      filmResistanceSM: film,
+      filmResistanceSM: filmResistanceSM(doses, dryMass),
       hairMoistureOf: (i, drawnRoom, pickUp) => waiting.hairMoistureOf(zones[i]!.zone, drawnRoom, pickUp),
       productWaterPerG: productWater,
       asSet,
-      rate: brief.dryingRate,
+      rate: { ...brief.dryingRate, lnSd: Math.hypot(brief.dryingRate.lnSd, littleWaterSd(aboveRoom)) },
       horizonH: HORIZON_H,
     },
   };
+}
+
+/** Nothing drawn: the head, room and hands that are the likeliest. */
+const likeliest = (what: UncertainDrying) => ({
+  classes: handPartedClasses(what.zones, (i) => ({
+    density: 1,
+    startMoisture: what.asSet(what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG),
+    largestQuantile: 0.5,
+  })),
+  room: what.room,
+  steps: what.steps,
+  porosityFactor: what.porosityFactor,
+  startMoisture: 0,
+  filmResistanceSM: what.filmResistanceSM,
+});
+
+/** Steps long enough for a figure that is compared, and not shown. */
+const QUICK_STEPS = 3;
+
+/** Hours until a head of one drying rate is dry, in one coarse run. */
+export function hoursToDry(what: UncertainDrying, rate: number): number {
+  const { dryAfterH } = dryRun({
+    ...likeliest(what),
+    rate,
+    horizonH: what.horizonH,
+    stepScale: QUICK_STEPS,
+    timesOnly: true,
+    untilDry: true,
+  });
+  return Math.min(what.horizonH, Math.max(...dryAfterH.filter((hours) => !Number.isNaN(hours))));
+}
+
+/**
+ * Everything of a plan's drying that does not hang on chance.
+ *
+ * @param steps as they lie in the day
+ * @param isRough for a plan among many: fewer runs, in longer steps
+ */
+export function dryingBasis(
+  { waiting, uncertain: asked }: ReadyToDry,
+  steps: readonly DryingStep[],
+  isRough = false,
+): DryingBasis {
+  const uncertain = { ...asked, steps: thenInAir(steps) };
+  const input = likeliest(uncertain);
+  const table = isRough ? rateTable(input, FEW_LN_RATES, true) : rateTable(input);
+  return { table, all: wholeHeadTimes(table), waiting, uncertain };
 }
 
 /** Draws heads `from` … `to` − 1 of a plan. Equal numbers give equal heads, so that draws can be added to. */
@@ -187,8 +246,7 @@ function drawnSpread(hours: readonly number[]): Spread {
 
 /** The drying of a plan: from drawn heads, or without any by the spread that such draws usually have. */
 export function dryingForecast(
-  brief: Brief,
-  { table, all, waiting }: DryingBasis,
+  { table, all, waiting, uncertain }: DryingBasis,
   drawn: readonly DrawnTimes[],
 ): DryingForecast {
   const belief =
@@ -197,7 +255,7 @@ export function dryingForecast(
           all,
           drawn.map((head) => head.allH),
         )
-      : priorBelief(Math.log(brief.dryingRate.median), lnTimeSd(brief.dryingRate.lnSd));
+      : beliefBefore({ uncertain });
   const spreadOf = (level: Level | null, key: keyof DrawnTimes): Spread =>
     drawn.length > 0
       ? drawnSpread(drawn.map((head) => head[key]))

@@ -4,6 +4,7 @@ import { answerDraft, answerView } from './answer-view';
 import { chancesAt, dryingNow } from './drying-now';
 import { sectionsToFeel } from './sections-to-feel';
 import { layOutDay } from '../schedule/backward';
+import { HOUR_MS } from '../units/time';
 import { dryingMethods } from '../drying-methods';
 import { wearDayNumber } from '../wear/wear-day-number';
 
@@ -64,7 +65,8 @@ describe('the day laid out', () => {
   const parts = {
     prep: [{ part: null, minutes: 50, handsOn: true }],
     installMin: 30,
-    dryingH: 9,
+    neededH: () => 9,
+    nightCover: dryingMethods.bonnet,
     drying: [
       { method: dryingMethods.bonnet, hours: 8 },
       { method: dryingMethods['hood-hot'], hours: 0.5 },
@@ -74,26 +76,32 @@ describe('the day laid out', () => {
   };
   const ready = Date.UTC(2027, 2, 13, 9);
 
-  it('backwards from the pin, the last drying step taking up what is left', () => {
-    const { blocks, dryingWindowH } = layOutDay(parts, ready, null);
-    expect(dryingWindowH).toBeCloseTo(9, 9);
+  it('backwards from the pin, the hood last and open air before it', () => {
+    const { blocks, window } = layOutDay(parts, ready, null);
+    expect(window.hours).toBeCloseTo(9, 9);
     expect(blocks.map((block) => block.step)).toEqual([
       'prep',
       'install',
       'dry',
       'dry',
+      'dry',
       'takedown',
       'separate',
     ]);
-    expect((blocks[3]!.endMs - blocks[3]!.startMs) / 3_600_000).toBeCloseTo(1, 9);
+    const drying = blocks
+      .slice(2, 5)
+      .map(({ method, startMs, endMs }) => [method, (endMs - startMs) / HOUR_MS]);
+    expect(drying).toEqual([['bonnet', 8], ['air', 0.5], ['hood-hot', 0.5]]); // prettier-ignore
     expect(blocks.at(-1)!.endMs).toBe(ready);
   });
 
   it('between a start and the pin, cut to what there is', () => {
-    const { blocks, dryingWindowH } = layOutDay(parts, ready, ready - 4 * 3_600_000);
-    expect(dryingWindowH).toBeCloseTo(4 - 92 / 60, 9);
-    expect(blocks.filter((block) => block.step === 'dry')).toHaveLength(1);
-    expect(layOutDay(parts, ready, ready - 3_600_000).dryingWindowH).toBeLessThan(0);
+    const { blocks, window } = layOutDay(parts, ready, ready - 4 * HOUR_MS);
+    expect(window.hours).toBeCloseTo(4 - 92 / 60, 9);
+    const drying = blocks.filter((block) => block.step === 'dry');
+    expect(drying.map(({ method }) => method)).toEqual(['bonnet', 'hood-hot']);
+    expect(drying[1]!.endMs - drying[1]!.startMs).toBeCloseTo(HOUR_MS / 2, 0);
+    expect(layOutDay(parts, ready, ready - HOUR_MS).window.hours).toBeLessThan(0);
   });
 });
 

@@ -1,42 +1,17 @@
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '../coefficients/hair';
 import type { UncertainDrying } from '../drying/draws';
 import { air } from '../drying-methods/air';
-import { dryRun } from '../drying/dry-run';
-import { handPartedClasses } from '../drying/section-classes';
 import { blotted, hairMoisture } from '../drying/start-moisture';
 import { techniqueOf } from '../techniques';
 import type { Reason } from '../wear/reason';
 import { startStates } from '../coefficients/start-states';
 import type { Brief } from '../brief/brief';
-import type { DryingBasis } from './drying-forecast';
+import { hoursToDry, type DryingBasis } from './drying-forecast';
 
 /** The head and room that a plan is compared with, one thing at a time. */
 const ORDINARY_ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
 /** Effects smaller than this say nothing to a stylist, h. */
 const SMALLEST_SHOWN_H = 0.1;
-const QUICK_STEPS = 3;
-
-/** Hours until a head at the usual rate is dry. */
-function hoursOf(what: UncertainDrying): number {
-  const { dryAfterH } = dryRun({
-    classes: handPartedClasses(what.zones, (i) => ({
-      density: 1,
-      startMoisture: what.asSet(what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG),
-      largestQuantile: 0.5,
-    })),
-    room: what.room,
-    steps: what.steps,
-    porosityFactor: what.porosityFactor,
-    startMoisture: 0,
-    filmResistanceSM: what.filmResistanceSM,
-    rate: what.rate.median,
-    horizonH: what.horizonH,
-    stepScale: QUICK_STEPS,
-    timesOnly: true,
-  });
-  return Math.min(what.horizonH, Math.max(...dryAfterH.filter((hours) => !Number.isNaN(hours))));
-}
-
 /**
  * What makes this head dry later or sooner than an ordinary one, in hours: each thing by itself put back to what is
  * usual, and the model run again.
@@ -46,6 +21,7 @@ export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis)
   const technique = techniqueOf(set.technique);
   const porosityFactor = POROSITY[head.porosity].boundWater;
   const usualCount = technique.usualSections;
+  const hoursOf = (what: UncertainDrying) => hoursToDry(what, what.rate.median);
   const whole = hoursOf(uncertain);
   const others: readonly (readonly [
     factor: string,
@@ -90,7 +66,9 @@ export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis)
     [
       'drying',
       'the drying you chose, against open air',
-      brief.drying.every((step) => step.method.id === air.id) ? null : { steps: [{ method: air, hours: 0 }] },
+      uncertain.steps.every((step) => step.method.id === air.id)
+        ? null
+        : { steps: [{ method: air, hours: 0 }] },
     ],
     [
       'room',

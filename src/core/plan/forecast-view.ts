@@ -63,7 +63,7 @@ export function forecastView(forecast: Forecast): ForecastView {
     },
     sureAfterH: forecast.drying.sureAfterH,
     blocks: forecast.schedule?.blocks ?? [],
-    dryingWindowH: forecast.schedule?.dryingWindowH ?? null,
+    dryingWindowH: forecast.schedule?.window.hours ?? null,
     nights: forecast.schedule?.nights ?? [],
     fullestBundle: fullestBundle(forecast.sections),
   };

@@ -8,8 +8,8 @@ import type { PlanFile } from '../formats/plan-file';
 import { scalpAreaCm2 } from '../hair/head';
 import { INSTALL_PARTS, partingMin, type InstallParts } from '../hands-on/install-time';
 import type { Layout } from '../parting/layout';
-import { layOutDay, type Schedule } from '../schedule/backward';
-import { prepParts, prepWorkMin } from './prep-parts';
+import type { Schedule } from '../schedule/backward';
+import { prepWorkMin } from './prep-parts';
 import { spreadByLn } from '../stats/spread';
 import { techniqueOf } from '../techniques';
 import type { KnotForm } from '../techniques/knot-form';
@@ -26,12 +26,14 @@ import {
   drawHeads,
   dryingBasis,
   dryingForecast,
+  readyToDry,
   type DryingBasis,
   type DryingForecast,
 } from './drying-forecast';
 import { dryingReasons } from './drying-reasons';
 import { hairCountCv } from './hair-variation';
 import { isoWithOffset } from './iso-time';
+import { blownH, dampCoveredH, plannedDay, sureUnder, type PlannedDay } from './planned-day';
 import { rangesAround } from './result-ranges';
 import { resultOf, type SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
@@ -60,6 +62,7 @@ export interface ForecastBasis {
   readonly sections: readonly SectionPlan[];
   readonly dryMassG: number;
   readonly doses: readonly Dose[];
+  readonly day: PlannedDay;
   readonly drying: DryingBasis;
 }
 
@@ -71,12 +74,13 @@ export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
   const sections = planSections(brief, layout);
   const dryMassG = sum(sections, (section) => section.dryMassG);
   const doses = dosesOf(brief, dryMassG);
-  const drying = dryingBasis(
+  const ready = readyToDry(
     brief,
     sections,
     doses.map((dose) => dose.layer),
   );
-  return { brief, layout, sections, dryMassG, doses, drying };
+  const day = plannedDay(brief, sections, ready);
+  return { brief, layout, sections, dryMassG, doses, day, drying: dryingBasis(ready, day.steps) };
 }
 
 const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>
@@ -172,37 +176,18 @@ const indexSpread = (look: Look) => ({
   p90: clamp(look.value + resultTable.value.indexRange, 0, 10),
 });
 
-/** Hours of blown air in the first `untilH` hours of the drying steps; the last goes on. */
-function blownHours(brief: Brief, untilH: number): number {
-  let at = 0;
-  return brief.drying.reduce((blown, { method, hours }, i) => {
-    const end = i === brief.drying.length - 1 ? untilH : Math.min(untilH, at + hours);
-    const stepH = Math.max(0, end - at);
-    at = Math.max(at, end);
-    return method.isBlown ? blown + stepH : blown;
-  }, 0);
-}
-
 /** Completes a forecast with the heads drawn so far: none for the quick estimate. */
 export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[]): Forecast {
   const { brief, layout, sections, dryMassG, doses } = basis;
-  const drying = dryingForecast(brief, basis.drying, drawn);
+  const { prep, takedownMin, separatingMin, schedule, steps } = basis.day;
+  const drying = dryingForecast(basis.drying, drawn);
   const { installMin } = basis.drying.waiting;
-  const takedownMin = sum(sections, (s) => s.takedownMin);
-  const separatingMin = sum(sections, (s) => s.separatingMin);
-  const prep = prepParts(brief, sections);
-  const listedH = sum(brief.drying, (step) => step.hours);
-  const dryingH = Math.max(listedH, drying.sureAfterH);
-  const schedule =
-    brief.wearByMs === null
-      ? null
-      : layOutDay(
-          { prep, installMin, dryingH, drying: brief.drying, takedownMin, separatingMin },
-          brief.wearByMs,
-          brief.startAtMs,
-          brief.sleep && { hours: brief.sleep, timeZone: brief.timeZone },
-        );
-  const takedownAfterH = schedule ? schedule.dryingWindowH : dryingH;
+  const takedownAfterH = schedule
+    ? schedule.window.hours
+    : Math.max(
+        sum(brief.drying, (step) => step.hours),
+        drying.sureAfterH,
+      );
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
   const damp = dampAtTakedown(drying, takedownAfterH);
   const groups = zoneGroups(brief, sections);
@@ -263,6 +248,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       rootDryAfterH: drying.rootDryAfterH,
       endsDryAfterH: drying.endsDryAfterH,
       chanceDryAtWearBy: chanceAtTakedown,
+      sureUnder: drawn.length > 0 ? sureUnder(brief, schedule, basis.drying, drying, chanceAtTakedown) : null,
       curve: [...drying.curve],
       remistEveryMin: drying.waiting.remistEveryMin,
       waiting: drying.waiting.quadrants.map((quadrant) => ({
@@ -313,9 +299,10 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
           equilibriumRegain(Math.min(1, brief.room.relativeHumidity), 1) >=
           dryingTable.value.roomTooDampRegain,
         chanceDryAtTakedown: chanceAtTakedown,
-        dryingWindowH: schedule?.dryingWindowH ?? null,
+        dryingWindowH: schedule?.window.hours ?? null,
         asleep: schedule?.asleep ?? [],
-        blownHours: blownHours(brief, drying.dryAfterH.p50),
+        blownHours: blownH(steps),
+        dampCoveredH: dampCoveredH(steps, drying.dryAfterH.p50),
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
         toolsShort: toolsShort(toolSizes(sections)),
         doses,

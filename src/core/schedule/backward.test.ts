@@ -25,7 +25,8 @@ const parts = (change: Partial<ScheduleParts> = {}): ScheduleParts => ({
     { part: 'deep-condition', minutes: 25, handsOn: false },
   ],
   installMin: 75,
-  dryingH: 6,
+  neededH: () => 6,
+  nightCover: dryingMethods.bonnet,
   drying: [{ method: dryingMethods.air, hours: 6 }],
   takedownMin: 15,
   separatingMin: 5,
@@ -66,10 +67,10 @@ describe('a day laid out round the night', () => {
   it('puts the work before bed, and lets it dry through the night', () => {
     const free = layOutDay(parts(), ready, null);
     expect(clock(free.blocks[0]!.startMs, kept.timeZone)).toBe('00:40');
-    const { blocks, dryingWindowH, asleep } = layOutDay(parts(), ready, null, kept);
+    const { blocks, window, asleep } = layOutDay(parts(), ready, null, kept);
     const install = blocks.find(({ step }) => step === 'install')!;
     expect(clock(install.endMs, kept.timeZone)).toBe('23:00');
-    expect(dryingWindowH).toBeGreaterThan(6);
+    expect(window.hours).toBeGreaterThan(6);
     expect(asleep).toEqual([]);
   });
 
@@ -88,8 +89,21 @@ describe('a day laid out round the night', () => {
         { method: dryingMethods['hood-hot'], hours: 1 },
       ],
     });
-    const { asleep } = layOutDay(hood, ready, null, kept);
-    expect(asleep).toEqual([{ step: 'dry', method: 'hood-hot', minutes: 60 }]);
+    // The takedown is at 06:10, before anybody is up, and the work goes on until bedtime.
+    const { asleep } = layOutDay(
+      hood,
+      at('2027-05-12T06:30', 'Europe/Lisbon'),
+      at('2027-05-11T18:00', 'Europe/Lisbon'),
+      kept,
+    );
+    expect(asleep.map(({ method }) => method)).not.toContain('hood-hot');
+    const late = layOutDay(
+      hood,
+      at('2027-05-12T06:30', 'Europe/Lisbon'),
+      at('2027-05-11T20:30', 'Europe/Lisbon'),
+      kept,
+    );
+    expect(late.asleep).toContainEqual({ step: 'dry', method: 'hood-hot', minutes: 60 });
     const early = layOutDay(parts(), at('2027-05-12T06:30', 'Europe/Lisbon'), null, kept);
     expect(early.asleep.map(({ step }) => step)).toContain('takedown');
   });
@@ -122,10 +136,10 @@ describe('a day laid out round the night', () => {
         fc.constantFrom('Europe/Lisbon', 'America/New_York', 'Australia/Lord_Howe', 'UTC'),
         (quarter, installMin, dryingH, timeZone) => {
           const readyMs = Date.UTC(2027, 0, 1) + (quarter * HOUR_MS) / 4;
-          const own = parts({ installMin, dryingH });
+          const own = parts({ installMin, neededH: () => dryingH });
           const free = layOutDay(own, readyMs, null);
-          const { blocks, dryingWindowH, asleep } = layOutDay(own, readyMs, null, { hours: NIGHT, timeZone });
-          expect(dryingWindowH).toBeGreaterThanOrEqual(free.dryingWindowH - 1e-9);
+          const { blocks, window, asleep } = layOutDay(own, readyMs, null, { hours: NIGHT, timeZone });
+          expect(window.hours).toBeGreaterThanOrEqual(free.window.hours - 1e-9);
           expect(asleep.every(({ step }) => step === 'takedown' || step === 'separate')).toBe(true);
           blocks.slice(1).forEach((block, i) => expect(block.startMs).toBeCloseTo(blocks[i]!.endMs, 3));
           expect(blocks.at(-1)!.endMs).toBe(readyMs);

@@ -1,5 +1,8 @@
 import type { DryingStep } from '../drying/dry-run-input';
+import { dryingMethods, type DryingMethodId } from '../drying-methods';
+import type { DryingMethod } from '../drying-methods/method';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
+import { laySteps, type DryingWindow, type LaidStep } from './drying-day';
 import { nightsBetween, type Sleep, type SleepHours } from './sleep';
 
 /** One block of the ribbon. */
@@ -10,6 +13,8 @@ export interface ScheduleBlock {
   readonly handsOn: boolean;
   /** How it dries. */
   readonly method?: string;
+  /** Place among the drying steps that were asked for, where it is one of them in its full length. */
+  readonly asked?: number;
   /** Which step of preparing. */
   readonly part?: string;
 }
@@ -25,9 +30,11 @@ export interface PrepPart {
 export interface ScheduleParts {
   readonly prep: readonly PrepPart[];
   readonly installMin: number;
-  /** Time kept for drying when only the end is fixed, h. */
-  readonly dryingH: number;
+  /** Time to keep for drying when only the end is fixed, h; told how steps would lie in so many hours. */
+  readonly neededH: (stepsIn: (windowH: number) => readonly LaidStep[]) => number;
   readonly drying: readonly DryingStep[];
+  /** What is over the hair of somebody asleep. */
+  readonly nightCover: DryingMethod;
   readonly takedownMin: number;
   readonly separatingMin: number;
 }
@@ -45,10 +52,12 @@ export interface AsleepBlock {
   readonly minutes: number;
 }
 
-/** A schedule and the hours it leaves for drying; negative when there is no time at all. */
+/** A schedule and the time it leaves for drying; its hours are negative when there is none at all. */
 export interface Schedule {
   readonly blocks: readonly ScheduleBlock[];
-  readonly dryingWindowH: number;
+  readonly window: DryingWindow;
+  /** What it dries by, through that time. */
+  readonly drying: readonly LaidStep[];
   readonly asleep: readonly AsleepBlock[];
   /** Nights that are kept free and touch the day laid out. */
   readonly nights: readonly Sleep[];
@@ -57,17 +66,21 @@ export interface Schedule {
 /** Nights looked back over for a stretch long enough to work in; then the work is left where it falls. */
 const MOST_NIGHTS_BACK = 7;
 
-/** Listed steps laid into the drying window: the last goes on to its end, and all are cut at it. */
-function dryingBlocks(steps: readonly DryingStep[], startMs: number, endMs: number): ScheduleBlock[] {
-  const blocks: ScheduleBlock[] = [];
+/** The steps of drying as blocks, one after the other. */
+function dryingBlocks(steps: readonly LaidStep[], startMs: number, endMs: number): ScheduleBlock[] {
   let at = startMs;
-  steps.forEach((step, i) => {
-    const until = i === steps.length - 1 ? endMs : Math.min(endMs, at + step.hours * HOUR_MS);
-    if (until > at)
-      blocks.push({ step: 'dry', startMs: at, endMs: until, handsOn: false, method: step.method.id });
-    at = Math.max(at, until);
+  return steps.map(({ method, hours, asked }, i): ScheduleBlock => {
+    const block = {
+      step: 'dry' as const,
+      startMs: at,
+      endMs: i === steps.length - 1 ? endMs : at + hours * HOUR_MS,
+      handsOn: false,
+      method: method.id,
+      ...(asked === null ? {} : { asked }),
+    };
+    at = block.endMs;
+    return block;
   });
-  return blocks;
 }
 
 const hoursOf = (steps: readonly DryingStep[]) => steps.reduce((sum, step) => sum + step.hours, 0);
@@ -89,18 +102,12 @@ const overlapMin = (a: { readonly startMs: number; readonly endMs: number }, nig
     0,
   ) / MINUTE_MS;
 
-/** What of the blocks needs somebody awake at night. A hood counts for the hours it was asked for. */
-function asleepOf(
-  blocks: readonly ScheduleBlock[],
-  steps: readonly DryingStep[],
-  nights: readonly Sleep[],
-): AsleepBlock[] {
+/** What of the blocks needs somebody awake at night. */
+function asleepOf(blocks: readonly ScheduleBlock[], nights: readonly Sleep[]): AsleepBlock[] {
   return blocks.flatMap((block) => {
     const { step, method = null } = block;
-    const asked = steps.find((planned) => planned.method.id === method);
-    if (step === 'dry' && asked?.method.canSleepIn) return [];
-    const endMs = asked ? Math.min(block.endMs, block.startMs + asked.hours * HOUR_MS) : block.endMs;
-    const minutes = overlapMin({ startMs: block.startMs, endMs }, nights);
+    if (method !== null && dryingMethods[method as DryingMethodId].canSleepIn) return [];
+    const minutes = overlapMin(block, nights);
     return minutes >= 1 ? [{ step, method, minutes }] : [];
   });
 }
@@ -122,12 +129,29 @@ export function layOutDay(
   const takedownStart = separateStart - parts.takedownMin * MINUTE_MS;
   const prepMin = parts.prep.reduce((sum, part) => sum + part.minutes, 0);
   const workMs = (prepMin + parts.installMin) * MINUTE_MS;
-  const latest = takedownStart - parts.dryingH * HOUR_MS - workMs;
+  const nightsIn = (fromMs: number, untilMs: number) =>
+    kept ? nightsBetween(kept.hours, kept.timeZone, fromMs, untilMs) : [];
+  const windowOf = (hours: number): DryingWindow => {
+    const startsMs = takedownStart - hours * HOUR_MS;
+    const inHours = (ms: number) => (ms - startsMs) / HOUR_MS;
+    return {
+      hours,
+      nights: nightsIn(startsMs, takedownStart).map((night) => ({
+        fromH: inHours(night.startMs),
+        untilH: inHours(night.endMs),
+      })),
+      nightCover: parts.nightCover,
+    };
+  };
+  const stepsIn = (hours: number) => laySteps(parts.drying, windowOf(hours));
   // Under a hood right after the set nobody is in bed yet either.
   const firstAsleep = parts.drying.findIndex(({ method }) => method.canSleepIn);
   const awakeMs = firstAsleep < 0 ? 0 : hoursOf(parts.drying.slice(0, firstAsleep)) * HOUR_MS;
-  const begin = startMs ?? (kept ? beforeTheNight(latest, workMs + awakeMs, kept) : latest);
+  const latest = () => takedownStart - parts.neededH(stepsIn) * HOUR_MS - workMs;
+  const begin = startMs ?? (kept ? beforeTheNight(latest(), workMs + awakeMs, kept) : latest());
   const installEnd = begin + workMs;
+  const window = windowOf((takedownStart - installEnd) / HOUR_MS);
+  const drying = laySteps(parts.drying, window);
   let at = begin;
   const prep = parts.prep.map(({ part, minutes, handsOn }): ScheduleBlock => {
     const block = {
@@ -143,17 +167,18 @@ export function layOutDay(
   const blocks: ScheduleBlock[] = [
     ...prep,
     { step: 'install', startMs: at, endMs: installEnd, handsOn: true },
-    ...dryingBlocks(parts.drying, installEnd, takedownStart),
+    ...dryingBlocks(drying, installEnd, takedownStart),
     { step: 'takedown', startMs: takedownStart, endMs: separateStart, handsOn: true },
     ...(parts.separatingMin > 0
       ? [{ step: 'separate' as const, startMs: separateStart, endMs: readyMs, handsOn: true }]
       : []),
   ];
-  const nights = kept ? nightsBetween(kept.hours, kept.timeZone, begin, readyMs) : [];
+  const nights = nightsIn(begin, readyMs);
   return {
-    dryingWindowH: (takedownStart - installEnd) / HOUR_MS,
+    window,
+    drying,
     blocks,
-    asleep: asleepOf(blocks, parts.drying, nights),
+    asleep: asleepOf(blocks, nights),
     nights,
   };
 }

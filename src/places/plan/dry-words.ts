@@ -1,8 +1,17 @@
 import type { Clock } from '@/core/formats/display';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { dryingMethods } from '@/core/drying-methods';
+import type { PlanFile } from '@/core/formats/plan-file';
 import { HOUR_MS } from '@/core/units/time';
-import { formatAboutClock, formatAboutDay, formatAboutWhen, formatDryHours, formatEnds } from '@/ui/format';
+import {
+  formatAboutClock,
+  formatAboutDay,
+  formatAboutWhen,
+  formatDryHours,
+  formatEnds,
+  formatMinutes,
+} from '@/ui/format';
 
 /** When a plan is dry to the root: by the clock where its day is laid out, else in hours after setting. */
 export interface DryWords {
@@ -45,3 +54,12 @@ export function dryWords(view: ForecastView, clock: Clock): DryWords {
 /** The same as one line: "Sat 13 Mar, 07:20, between 06:20 and 08:30". */
 export const dryLine = ({ value, day, range }: DryWords): string =>
   [day, value, range].filter((part) => part !== null).join(', ');
+
+/** How much more blown air would make it sure; empty where it is, or nothing is known of it. */
+export function sureUnderWords(more: PlanFile['drying']['sureUnder']): string {
+  if (!more) return '';
+  const under = dryingMethods[more.method].phrase;
+  return more.moreMin === null
+    ? `No sitting ${under} makes it sure: leave more time, or take more and smaller sections.`
+    : `About ${formatMinutes(more.moreMin)} more ${under} before it makes it 9 in 10 sure.`;
+}

@@ -31,7 +31,7 @@ import {
 import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
 import { WhyList } from '@/ui/how-we-know/why-list';
 import { useUnits } from '@/ui/units-context';
-import { dryWords } from './dry-words';
+import { sureUnderWords, dryWords } from './dry-words';
 import { handsOnOf, partWords } from './hands-on';
 import styles from './forecast-panel.module.css';
 import type { Refining } from './use-forecast';
@@ -252,7 +252,9 @@ function DryHeadline({
           <>
             <strong>{formatChance(chance)}</strong>
             <span>
-              sure to be dry at takedown, {formatMoment(takedown.startMs, clock)}. Feel {feelWords} first.
+              sure to be dry at takedown, {formatMoment(takedown.startMs, clock)}.{' '}
+              {sureUnderWords(drying.sureUnder)}
+              Feel {feelWords} first.
             </span>
           </>
         )}

@@ -24,7 +24,7 @@ export interface RibbonProps {
   readonly nights?: readonly Sleep[];
   /** Moves the beginning; where it is left out the blocks stand fast. */
   readonly onMoveStart?: (startMs: number) => void;
-  /** Makes one drying step longer or shorter, by its place among them. */
+  /** Makes one drying step longer or shorter, by its place among those that were asked for. */
   readonly onStretch?: (step: number, byMinutes: number) => void;
   /** Moves the time to be ready; where it is left out the pin stands fast. */
   readonly onMovePin?: (readyMs: number) => void;
@@ -60,11 +60,9 @@ export function Ribbon({
   isSettled = true,
 }: RibbonProps) {
   const dayCount = Math.min(MOST_DAYS, Math.max(1, Math.round(days.p90), worn?.lastDay ?? 0));
-  const dryings = blocks.flatMap((block, i) => (block.step === 'dry' ? [i] : []));
-  /** Work is moved with everything before the drying; a drying step that others follow is made longer. */
-  const moverOf = (i: number) => {
-    const block = blocks[i]!;
-    const step = dryings.indexOf(i);
+  /** Work is moved with everything before the drying; a drying step that was asked for is made longer. */
+  const moverOf = (block: ScheduleBlock) => {
+    const { asked } = block;
     if (block.step === 'prep' || block.step === 'install') {
       return (
         onMoveStart && {
@@ -73,10 +71,10 @@ export function Ribbon({
         }
       );
     }
-    if (step >= 0 && step < dryings.length - 1) {
-      return onStretch && { kind: 'length' as const, by: (minutes: number) => onStretch(step, minutes) };
-    }
-    return undefined;
+    return (
+      asked !== undefined &&
+      onStretch && { kind: 'length' as const, by: (minutes: number) => onStretch(asked, minutes) }
+    );
   };
   const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, clock);
   return (
@@ -102,7 +100,7 @@ export function Ribbon({
                 block={block}
                 isSettled={isSettled}
                 clock={clock}
-                onMove={moverOf(i)}
+                onMove={moverOf(block) || undefined}
               >
                 {nights.map((night) => {
                   const [from, until] = shareWithin(night, block);

@@ -14,7 +14,7 @@ export type DraftDrying = NonNullable<DraftBrief['drying']>;
 const METHODS = DRYING_METHOD_IDS.map((id) => ({ value: id, label: dryingMethods[id].label }));
 const MOST_STEPS = 6;
 
-/** The drying steps in order; the last goes on until everything is dry. */
+/** The drying steps in order. */
 export function DryingSteps({
   steps,
   onChange,
@@ -67,7 +67,10 @@ export function DryingSteps({
           Add a step
         </Button>
       )}
-      <p className={styles.note}>The last step goes on until everything is dry, if the time allows.</p>
+      <p className={styles.note}>
+        Each lasts as long as you say. Time that is left goes on in open air, at night under the cover; a hood
+        at the end of the list is kept for just before the takedown.
+      </p>
     </>
   );
 }

@@ -34,7 +34,7 @@ import {
   formatMinutes,
 } from '@/ui/format';
 import { blockLabel } from '@/ui/ribbon/block-label';
-import { dryLine, dryWords } from '../dry-words';
+import { dryLine, dryWords, sureUnderWords } from '../dry-words';
 import { layerName } from '@/core/draft/shelf-choices';
 import { wholeSetLabel } from '@/core/draft/labels';
 import type { DraftBrief, PlanContent, ShelfProduct } from '@/core/draft/draft-brief';
@@ -127,7 +127,7 @@ export function sheetWords(source: SheetSource): SheetWords {
     const [low, high] = [words(Math.min(...values)), words(Math.max(...values))];
     return low === high ? low : `${low} to ${high}`;
   };
-  const { chanceDryAtWearBy } = plan.drying;
+  const { chanceDryAtWearBy, sureUnder } = plan.drying;
   const feel = sectionsToFeel(view.dryTimes, answer.drawn);
   const night = brief.wear?.night ?? 'gather-and-bonnet';
   const followed = SCHOOL_QUESTION_IDS.flatMap((id): FlowLine[] => {
@@ -224,6 +224,7 @@ export function sheetWords(source: SheetSource): SheetWords {
           ...(chanceDryAtWearBy === null
             ? []
             : [{ text: `${formatChance(chanceDryAtWearBy)} sure to be dry at takedown` }]),
+          ...(sureUnder ? [{ text: sureUnderWords(sureUnder) }] : []),
           { text: `Feel ${feel.join(', ')} first, at the root` },
         ],
       },
