@@ -9,6 +9,8 @@ export const setShape = coefficients({
   doubleTwistLay: [42, '°', 34, 50, 'A', 'of a twist of twists'],
   threeStrandLay: [38, '°', 30, 46, 'A', 'of a three-strand twist'],
   flatTwistLay: [28, '°', 20, 36, 'A', 'of a flat twist'],
+  flatTwistRopeMm: [8.5, 'mm', 6, 11, 'A', 'rope of a flat twist that is turned so much: eight on a head'],
+  flatTwistLoosens: [0.5, '–', 0.2, 0.8, 'F', 'power by which a thicker one is turned less: five or six stretch most'],
   flatTwistAtStart: [0.4, 'share', 0.2, 0.6, 'A', 'of its rope there is at the start of the row; the rest is picked up'],
   twiceTwistedOwn: [0.25, '–', 0.2, 0.3, 'A', 'radius of the first twist over that of the pair, three turns to one'],
   plaitSwing: [0.6, 'ropes', 0.4, 0.8, 'A', 'how far a strand of a plait swings in depth'],

@@ -1,5 +1,5 @@
 import { result } from '../coefficients/result';
-import { alongHair, meanAlongHair } from './along-hair';
+import { alongHair, meanAlongHair, sharesBeyond } from './along-hair';
 import { hang, hairStiffness, hairWeightNPerMm, unload } from './hang';
 import { bendOfHelix, polarOfBend, type Helix } from './helix';
 import { naturalBend } from './natural-shape';
@@ -12,13 +12,16 @@ export interface WornHair {
   readonly shrinkage: number;
   /** Helices of the hair in the set, root to tip. */
   readonly setNodes: readonly Helix[];
+  /** Ends that were set otherwise: their share of the hair, and their helix. */
+  readonly ends: { readonly share: number; readonly helix: Helix } | null;
   readonly thicknessMm: number;
   /** Share of the set that stays, 0 own pattern … 1 set. */
   readonly retention: number;
   /** Share of the own curl straightened. */
   readonly straightened: number;
   readonly hold: number;
-  readonly openingN: number;
+  /** Opening kept from taking it out and handling it, over what its curl resists with. */
+  readonly opening: number;
   /** Pieces each section is separated into, ≥ 1. */
   readonly separations: number;
   /** Share by which nights have opened the curl. */
@@ -40,6 +43,19 @@ export interface VisibleCurl {
 }
 
 /**
+ * Rate of hair that keeps a share of its set. Where its own coil is the tighter, radii are averaged; where it is the
+ * looser, roots of the rates: either way the set shows, as it does on large rods and on loose hair alike.
+ *
+ * @source empirical (set-geometry §8, "Weak"): an average of rates alone gives 25 mm rods curls of 17 mm
+ * @example blendedRate(0.1, 0.4, 0.8) // => 0.1176
+ */
+export function blendedRate(set: number, own: number, kept: number): number {
+  return own > set
+    ? 1 / (kept / set + (1 - kept) / own)
+    : (kept * Math.sqrt(set) + (1 - kept) * Math.sqrt(own)) ** 2;
+}
+
+/**
  * The curl after takedown: set and own shape blended in polar form, then hung under the hair's own weight.
  *
  * @source set-geometry §8
@@ -51,28 +67,41 @@ export function curlAfterTakedown(hair: WornHair): VisibleCurl {
   const s = hair.retention;
   const stiffer = 1 + result.value.filmStiffness * hair.hold * s;
   const worn = { bending: stiffness.bending * stiffer, torsional: stiffness.torsional * stiffer };
-  const handling = (hair.openingN * s * (1 + Math.log2(hair.separations))) / 2;
+  const handling = (hair.opening * s * (1 + Math.log2(hair.separations))) / 2;
 
-  const ratios: number[] = [];
-  const radii: number[] = [];
-  alongHair((share, i) => {
+  /** Length and radius of the curl at a place, from the helix it was set in there. */
+  const curlAt = (share: number, helix: Helix) => {
     const { own, forceN } = unload(measured, weight * (1 - share), stiffness);
     const base = polarOfBend({
       curvature: own.curvature * (1 - hair.straightened),
       torsion: own.torsion * (1 - hair.straightened / 2),
     });
-    const set = polarOfBend(bendOfHelix(hair.setNodes[i]!));
+    const set = polarOfBend(bendOfHelix(helix));
     const blended = {
       angleRad: s * set.angleRad + (1 - s) * base.angleRad,
-      rate: (s * Math.sqrt(set.rate) + (1 - s) * Math.sqrt(base.rate)) ** 2,
+      rate: blendedRate(set.rate, base.rate, s),
     };
-    const force = forceN * (1 + result.value.filmWeight * s) + handling;
+    const force =
+      forceN * (1 + result.value.filmWeight * s) + handling * stiffness.bending * blended.rate ** 2;
     const hung = hang(blended, force, worn);
     const radius = hung.rate === 0 ? 0 : Math.sin(hung.angleRad) / hung.rate;
     const opened = Math.min(result.value.opennessPerNightCap, hair.opened);
-    ratios.push(Math.sqrt(1 - ((1 - opened) * Math.sin(hung.angleRad)) ** 2));
-    radii.push(radius);
+    return { ratio: Math.sqrt(1 - ((1 - opened) * Math.sin(hung.angleRad)) ** 2), radius };
+  };
+  const { ends } = hair;
+  const onEnds = ends ? sharesBeyond(1 - ends.share) : null;
+  const curls = alongHair((share, i) => {
+    const body = curlAt(share, hair.setNodes[i]!);
+    const inEnds = onEnds?.[i] ?? 0;
+    if (!ends || inEnds === 0) return body;
+    const end = curlAt(share, ends.helix);
+    return {
+      ratio: body.ratio + inEnds * (end.ratio - body.ratio),
+      radius: body.radius + inEnds * (end.radius - body.radius),
+    };
   });
+  const ratios = curls.map((curl) => curl.ratio);
+  const radii = curls.map((curl) => curl.radius);
 
   const ratio = meanAlongHair(ratios);
   const rootMm = Math.min(hair.root.stretchedMm, hair.lengthMm / 2);

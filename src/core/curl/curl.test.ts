@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { curlAfterTakedown } from './after-takedown';
+import { blendedRate, curlAfterTakedown } from './after-takedown';
 import { hang, hairStiffness } from './hang';
-import { alongHair } from './along-hair';
+import { ALONG_WEIGHTS, alongHair, sharesBeyond } from './along-hair';
 import { bendOfHelix, helixFromLay, helixOfBend, polarOfBend } from './helix';
 import { naturalBend } from './natural-shape';
 
@@ -104,16 +104,49 @@ describe('curl after takedown', () => {
       coilDiameterMm: 6,
       shrinkage: 0.6,
       setNodes: alongHair(() => helixFromLay(3, (40 * Math.PI) / 180)),
+      ends: null,
       thicknessMm: 0,
       retention: 0.7,
       straightened: 0,
       hold: 0,
-      openingN: 0,
+      opening: 0,
       separations: 1,
       opened: 0,
       root: { stretchedMm: 0, stretch: 0 },
       ...change,
     });
+
+  it('ends on a rod of their own weigh the share of the hair that they are', () => {
+    const rod = helixFromLay(8, (80 * Math.PI) / 180);
+    const at = (share: number) => worn({ retention: 1, ends: { share, helix: rod } }).diameterMm;
+    const [body, quarter, half, all] = [at(0), at(0.25), at(0.5), at(1)] as [number, number, number, number];
+    expect(sharesBeyond(0.75).reduce((sum, share, i) => sum + share * ALONG_WEIGHTS[i]!, 0)).toBeCloseTo(
+      0.25,
+      9,
+    );
+    // Weight pulls less at the ends than higher up: a little more than their share, and no more.
+    expect((quarter - body) / (all - body)).toBeGreaterThan(0.24);
+    expect((quarter - body) / (all - body)).toBeLessThan(0.3);
+    expect((half - body) / (all - body)).toBeLessThan(0.57);
+  });
+
+  it('a set keeps its size on large rods and on loose hair: halfway between the means', () => {
+    expect(blendedRate(0.1, 0.1, 0.8)).toBeCloseTo(0.1, 12);
+    expect(blendedRate(0.1, 0.4, 1)).toBeCloseTo(0.1, 12);
+    expect(blendedRate(0.1, 0.02, 0)).toBeCloseTo(0.02, 12);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.02, max: 1, noNaN: true }),
+        fc.double({ min: 0.02, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (set, own, kept) => {
+          const rate = blendedRate(set, own, kept);
+          expect(rate).toBeGreaterThanOrEqual(Math.min(set, own) * (1 - 1e-9));
+          expect(rate).toBeLessThanOrEqual(kept * set + (1 - kept) * own + 1e-9);
+        },
+      ),
+    );
+  });
 
   it('with nothing of the set left shows the natural coil and length, for many heads', () => {
     fc.assert(

@@ -64,15 +64,15 @@ type Row = readonly [string, BriefInput, readonly number[]];
 
 const WHOLE: readonly Row[] = [
   ['18 two-strand twists', twists(18), [9.04, 0.715, 6.4, 3.15, 6.43, 31.7, 6.3, 3.45]],
-  ['the same on stretched hair', twists(18, { set: { startState: 'stretched-dry' } }), [9.61, 0.781, 6.0, 3.25, 7.23, 29.8, 6.3, 4.0]],
+  ['the same on stretched hair', twists(18, { set: { startState: 'stretched-dry' } }), [9.7, 0.775, 6.0, 3.25, 7.23, 29.8, 6.3, 4.0]],
   ['the same in a dew point of 22 °C', twists(18, { room: { dewPointOutsideC: 22 } }), [8.87, 0.688, 6.4, 4.15, 6.73, 31.7, 6.3, 2.68]],
-  ['4 two-strand twists', twists(4), [15.3, 0.728, 5.1, 3.7, 6.43, 12.9, 1.4, 3.26]],
+  ['4 two-strand twists', twists(4), [16.6, 0.714, 5.1, 3.7, 6.43, 12.9, 1.4, 3.26]],
   ['18 double twists', aSet({ technique: 'double-two-strand-twist' }), [6.3, 0.592, 6.79, 2.92, 6.23, 43.2, 7.56, 3.66]],
   ['18 three-strand twists', aSet({ technique: 'three-strand-twist', rootMethod: 'plain' }), [8.28, 0.734, 6.85, 2.91, 6.73, 43.2, 8.01, 3.7]],
-  ['6 flat twists', aSet({ technique: 'flat-twist', sections: 6 }), [12.1, 0.831, 4.85, 3.65, 5.83, 25.3, 2.7, 3.31]],
-  ['10 flat twists', aSet({ technique: 'flat-twist', sections: 10 }), [10.2, 0.826, 5.29, 3.47, 5.83, 34.7, 4.5, 3.37]],
-  ['18 braids', aSet({ technique: 'braid' }), [8.37, 0.75, 6.81, 3.09, 6.53, 47.2, 14.0, 4.01]],
-  ['30 formers on stretched hair', aSet({ technique: 'spiral-former', sections: 30, startState: 'stretched-dry', tool: { diameterMm: 16, workingLengthMm: 300 } }, { wear: { separations: 1 } }), [16.6, 0.526, 6.98, 2.48, 6.08, 62.0, 12.0, 4.85]],
+  ['6 flat twists', aSet({ technique: 'flat-twist', sections: 6 }), [13.1, 0.84, 4.85, 3.65, 5.83, 25.3, 2.7, 3.31]],
+  ['10 flat twists', aSet({ technique: 'flat-twist', sections: 10 }), [10.3, 0.821, 5.29, 3.47, 5.83, 34.7, 4.5, 3.37]],
+  ['18 braids', aSet({ technique: 'braid' }), [8.39, 0.749, 6.81, 3.09, 6.53, 51, 14.0, 4.01]],
+  ['30 formers on stretched hair', aSet({ technique: 'spiral-former', sections: 30, startState: 'stretched-dry', tool: { diameterMm: 16, workingLengthMm: 300 } }, { wear: { separations: 1 } }), [16.7, 0.518, 6.98, 2.48, 6.08, 62.0, 12.0, 4.85]],
   ['100 finger coils', aSet({ technique: 'finger-coil', sections: 100, endsMethod: 'twisted' }, { wear: { separations: 1 } }), [8.76, 0.475, 8.92, 1.35, 4.78, 107, 4.5, 15.2]],
 ]; // prettier-ignore
 
@@ -90,6 +90,7 @@ const figuresOf = (input: BriefInput) => {
   ];
 };
 
+// Curl and stretch of large sections, rods and knots, and the minutes of braids, are our own (docs/model/set-geometry.md).
 describe('whole forecasts of the model notes, within 1 %', () => {
   it.each(WHOLE)('%s', (_, input, expected) => {
     figuresOf(input).forEach((value, i) => within(value, expected[i]!, 0.01));
@@ -98,14 +99,14 @@ describe('whole forecasts of the model notes, within 1 %', () => {
   // The knot's post is read a little differently from the note's prototype.
   it('15 knots, within 1.5 % (installed without the note’s coiled ends)', () => {
     const own = figuresOf(aSet({ technique: 'bantu-knot', sections: 15, endsMethod: 'tucked' }));
-    [19.4, 0.53, 5.93, 3.42, 6.73, 36.3 - 15 * 0.12, 7.88, 2.93].forEach((value, i) =>
+    [25, 0.555, 5.93, 3.42, 6.73, 36.3 - 15 * 0.12, 7.88, 2.93].forEach((value, i) =>
       within(own[i]!, value, 0.015),
     );
   });
 
   // Install time of rods is our own (docs/model/set-geometry.md).
   it.each([
-    ['30 rods of 16 mm', rods(30), [14.3, 0.601, 7.72, 2.48, 6.33, null, 15.0, 6.74]],
+    ['30 rods of 16 mm', rods(30), [15.3, 0.594, 7.72, 2.48, 6.33, null, 15.0, 6.74]],
     [
       '30 flexible rods',
       aSet({
@@ -114,7 +115,7 @@ describe('whole forecasts of the model notes, within 1 %', () => {
         endsMethod: 'pasted',
         tool: { diameterMm: 16, workingLengthMm: 200 },
       }),
-      [13.9, 0.624, 7.62, 2.58, 6.33, null, 12.0, 6.15],
+      [15, 0.618, 7.62, 2.58, 6.33, null, 12.0, 6.15],
     ],
   ] as const)('%s, but for the time', (_, input, expected) => {
     figuresOf(input).forEach((value, i) => {
@@ -123,9 +124,11 @@ describe('whole forecasts of the model notes, within 1 %', () => {
     });
   });
 
-  it('fades day by day: 9.0, 8.8, 8.5, 8.3, 8.1 mm under a bonnet, and stretches under re-twists', () => {
+  it('fades day by day: 9.05, 8.8, 8.55, 8.3, 8.1 mm under a bonnet, and stretches under re-twists', () => {
     const bonnet = planOf(twists(18)).result.byDay;
-    [9.0, 8.8, 8.5, 8.3, 8.1].forEach((mm, day) => expect(bonnet[day]!.curlDiameterMm).toBeCloseTo(mm, 1));
+    [9.05, 8.8, 8.55, 8.3, 8.1].forEach((mm, day) =>
+      expect(Math.abs(bonnet[day]!.curlDiameterMm - mm)).toBeLessThan(0.08),
+    );
     const retwisted = planOf(twists(18, { wear: { night: 're-twists' } })).result.byDay;
     expect(retwisted[4]!.stretch).toBeGreaterThan(retwisted[0]!.stretch);
     expect(bonnet[4]!.stretch).toBeLessThan(bonnet[0]!.stretch);
@@ -139,7 +142,8 @@ const HANDS_ON: readonly (readonly [string, BriefInput, low: number, high: numbe
   ['20 twists: about 30', twists(20), 24, 36],
   ['4 very large twists: 10 to 20', twists(4), 10, 20],
   ['11 fussier twists, braided roots, rods on the ends, brushed: about 45', twists(11, { set: { rootMethod: 'braided', endsMethod: 'rod', brushedThrough: true } }), 36, 54],
-  ['18 braids: 45 to 50', aSet({ technique: 'braid' }), 43, 55],
+  ['15 braids, as many as twists of 30 min: 45 to 50', aSet({ technique: 'braid', sections: 15 }), 45, 50],
+  ['18 braids: half as long again as twists', aSet({ technique: 'braid' }), 43, 55],
   ['100 finger coils on 15 cm of thick hair: 90 to 120', aSet({ technique: 'finger-coil', sections: 100, endsMethod: 'twisted' }, { head: { stretchedLengthCm: 15, densityPerCm2: 200 } }), 90, 120],
   ['26 ringlets on long loose curls: about 40', aSet({ technique: 'finger-coil', sections: 26, endsMethod: 'twisted' }, { head: { stretchedLengthCm: 40, naturalCoilDiameterMm: 16, shrinkage: 0.35 } }), 32, 48],
   ['500 very small coils: most of a day', aSet({ technique: 'finger-coil', sections: 500, endsMethod: 'twisted' }, { head: { stretchedLengthCm: 20 } }), 300, 600],
@@ -201,7 +205,7 @@ describe('size and result (common practice)', () => {
 
   it('few flat twists stretch more and define less than many', () => {
     const flat = (sections: number) => planOf(aSet({ technique: 'flat-twist', sections })).result;
-    expect(flat(6).stretch).toBeGreaterThan(flat(10).stretch);
+    for (const few of [5, 6]) expect(flat(few).stretch - flat(10).stretch).toBeGreaterThan(0.015);
     expect(flat(6).definition.p50).toBeLessThan(flat(10).definition.p50);
   });
 
@@ -216,6 +220,10 @@ describe('size and result (common practice)', () => {
     between(on(13, 30, 20), 0.75, 1.25);
     between(on(20, 30, 25), 0.75, 1.25);
     between(on(10, 104, 9), 0.75, 1.25);
+    between(on(25, 20, 25), 0.75, 1.25);
+    between(on(25, 30, 30), 0.75, 1.25);
+    between(on(32, 16, 25), 0.75, 1.25);
+    between(on(32, 24, 30), 0.75, 1.25);
   });
 
   it('coils stay near the hair’s own size', () => {

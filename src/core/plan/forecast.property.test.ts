@@ -313,12 +313,11 @@ describe('for any head and set', () => {
           // Not where the hair cannot carry it, and not where it hangs all but straight on any rod.
           const spoilt = ['band-wide', 'length-cannot-carry', 'hangs-straight'];
           fc.pre([small, large].every((plan) => !plan.cautions.some(({ code }) => spoilt.includes(code))));
-          // Curls are shown to half a millimetre; where the own coil takes over, a few thousandths change hands.
-          expect(large.result.curlDiameterMm).toBeGreaterThanOrEqual(small.result.curlDiameterMm * 0.99);
+          // A few thousandths change hands where time and damp do.
+          expect(large.result.curlDiameterMm).toBeGreaterThanOrEqual(small.result.curlDiameterMm * 0.995);
         },
       ),
-      // The same heads each time: on short fine hair the law is known to miss by up to 4 % (set-geometry, weak ends).
-      { numRuns: 40, seed: 2 },
+      { numRuns: 60 },
     );
   });
 

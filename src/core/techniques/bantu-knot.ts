@@ -33,7 +33,7 @@ export const bantuKnot = defineTechnique({
     definition: [0.2, -0.8, 1.2, 'A'],
     frizz: [0.2, -0.4, 0.8, 'A'],
     volume: [0.6, 0, 1.2, 'A'],
-    openingN: [2e-5, 0, 5e-5, 'F'],
+    opening: [0.4, 0, 1, 'F'],
     shortestCm: [8, 6, 12, 'C'],
     longestCm: [70, 50, 100, 'C'],
   }),
@@ -43,6 +43,7 @@ export const bantuKnot = defineTechnique({
     const knot = knotForm(hair);
     return {
       nodes: knot.nodes,
+      ends: null,
       thicknessMm: setShape.value.knotOutside * knot.ropeMm,
       definingMm: setShape.value.knotDefining * knot.ropeMm,
       fit: null,

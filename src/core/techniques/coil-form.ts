@@ -24,6 +24,7 @@ export function coilForm(hair: HairInSet, spread: number): SetForm {
     thicknessMm: setShape.value.coilOutside * hair.ropeMm,
     definingMm: hair.ropeMm,
     fit: null,
+    ends: null,
     knot: null,
   };
 }

@@ -33,7 +33,7 @@ export const combCoil = defineTechnique({
     definition: [1.8, 0.8, 2.8, 'A'],
     frizz: [-0.7, -1.3, -0.1, 'A'],
     volume: [-0.7, -1.4, 0, 'A'],
-    openingN: [1e-5, 0, 3e-5, 'F'],
+    opening: [0.035, 0, 0.1, 'F'],
     shortestCm: [1.5, 1, 3, 'C'],
     longestCm: [15, 10, 20, 'C'],
   }),

@@ -39,7 +39,7 @@ export const doubleTwoStrandTwist = defineTechnique({
     definition: [0.8, -0.2, 1.8, 'A'],
     frizz: [-0.2, -0.7, 0.3, 'A'],
     volume: [0.1, -0.5, 0.8, 'A'],
-    openingN: [1.5e-5, 0, 5e-5, 'F'],
+    opening: [0.014, 0, 0.05, 'F'],
     shortestCm: [6, 4, 9, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),

@@ -1,5 +1,4 @@
 import { drying } from '../coefficients/drying';
-import { ALONG_HAIR } from '../curl/along-hair';
 import { END_ROD_WIDTH_MM } from '../drying/nodes';
 import type { HairInSet, Tool } from './bundle';
 import { fitRod } from './rod-fit';
@@ -12,10 +11,6 @@ export function withEndRod(form: SetForm, hair: HairInSet, rod: Tool): SetForm {
     { grossMm2: hair.grossMm2 * drying.value.endSurvival, lengthMm: hair.lengthMm * ends },
     { diameterMm: rod.diameterMm, workingLengthMm: Math.max(END_ROD_WIDTH_MM, rod.workingLengthMm) },
   );
-  const onRod = { radiusMm: fit.radiusMm, pitchMm: fit.radiusMm * Math.tan(fit.slopeRad) };
-  return {
-    ...form,
-    nodes: form.nodes.map((node, i) => (ALONG_HAIR[i]! > 1 - ends ? onRod : node)),
-    fit,
-  };
+  const helix = { radiusMm: fit.radiusMm, pitchMm: fit.radiusMm * Math.tan(fit.slopeRad) };
+  return { ...form, ends: { share: ends, helix }, fit };
 }

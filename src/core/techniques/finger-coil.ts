@@ -32,7 +32,7 @@ export const fingerCoil = defineTechnique({
     definition: [2, 1, 3, 'A'],
     frizz: [-0.9, -1.5, -0.3, 'A'],
     volume: [-0.8, -1.5, 0, 'A'],
-    openingN: [1e-5, 0, 3e-5, 'F'],
+    opening: [0.035, 0, 0.1, 'F'],
     shortestCm: [4, 3, 6, 'C'],
     longestCm: [60, 40, 80, 'C'],
   }),

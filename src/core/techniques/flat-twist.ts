@@ -5,7 +5,10 @@ import { radians } from '../units/angle';
 import { defineTechnique } from './technique';
 import { techniqueCoefficients } from './technique-coefficients';
 
-const { flatTwistAtStart: atStart, flatTwistLay } = setShape.value;
+const { flatTwistAtStart: atStart, flatTwistLay, flatTwistRopeMm, flatTwistLoosens } = setShape.value;
+
+/** Hair to the axis, °: a thick flat twist is turned less in its length (common practice: few are loose waves). */
+const layOf = (ropeMm: number) => flatTwistLay * (flatTwistRopeMm / ropeMm) ** flatTwistLoosens;
 
 export const flatTwist = defineTechnique({
   id: 'flat-twist',
@@ -37,7 +40,7 @@ export const flatTwist = defineTechnique({
     definition: [-0.1, -1, 1, 'A'],
     frizz: [0.1, -0.5, 0.6, 'A'],
     volume: [-0.3, -1, 0.3, 'A'],
-    openingN: [3.5e-5, 1e-5, 7e-5, 'F'],
+    opening: [0.28, 0.1, 0.6, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),
@@ -54,6 +57,6 @@ export const flatTwist = defineTechnique({
   leaveInDays: 14,
   form: ({ ropeMm }) =>
     ropeForm(ropeMm, (share) =>
-      helixFromLay((ropeMm / 2) * Math.sqrt(atStart + (1 - atStart) * share), radians(flatTwistLay)),
+      helixFromLay((ropeMm / 2) * Math.sqrt(atStart + (1 - atStart) * share), radians(layOf(ropeMm))),
     ),
 });

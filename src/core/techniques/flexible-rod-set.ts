@@ -35,7 +35,7 @@ export const flexibleRodSet = defineTechnique({
     definition: [1.4, 0.4, 2.4, 'A'],
     frizz: [-0.5, -1.1, 0.1, 'A'],
     volume: [0.2, -0.5, 1, 'A'],
-    openingN: [6e-5, 3e-5, 9e-5, 'F'],
+    opening: [0.75, 0.4, 1.1, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),

@@ -115,8 +115,9 @@ describe('tools', () => {
     const hair = bundleOf(twist, source());
     const form = twist.form(hair, null);
     const ended = withEndRod(form, hair, { diameterMm: 16, workingLengthMm: 70 });
-    expect(ended.nodes.slice(0, 3)).toEqual(form.nodes.slice(0, 3));
-    expect(ended.nodes[4]!.radiusMm).toBeGreaterThan(8);
+    expect(ended.nodes).toEqual(form.nodes);
+    expect(ended.ends!.share).toBe(0.25);
+    expect(ended.ends!.helix.radiusMm).toBeGreaterThan(8);
   });
 });
 

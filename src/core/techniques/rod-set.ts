@@ -33,7 +33,7 @@ export const rodSet = defineTechnique({
     definition: [1.5, 0.5, 2.5, 'A'],
     frizz: [-0.6, -1.2, 0, 'A'],
     volume: [0.2, -0.5, 1, 'A'],
-    openingN: [6e-5, 3e-5, 9e-5, 'F'],
+    opening: [0.75, 0.4, 1.1, 'F'],
     shortestCm: [4, 3, 6, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),

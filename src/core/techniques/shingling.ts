@@ -32,7 +32,7 @@ export const shingling = defineTechnique({
     definition: [1.2, 0.2, 2.2, 'A'],
     frizz: [-0.3, -0.9, 0.3, 'A'],
     volume: [-0.2, -0.9, 0.5, 'A'],
-    openingN: [1e-5, 0, 3e-5, 'F'],
+    opening: [0.03, 0, 0.1, 'F'],
     shortestCm: [3, 2, 5, 'C'],
     longestCm: [40, 25, 60, 'C'],
   }),

@@ -34,7 +34,7 @@ export const spiralFormer = defineTechnique({
     definition: [1.1, 0.2, 2, 'A'],
     frizz: [-0.3, -0.9, 0.3, 'A'],
     volume: [-0.3, -1, 0.4, 'A'],
-    openingN: [1e-5, 0, 3e-5, 'F'],
+    opening: [0.11, 0, 0.3, 'F'],
     shortestCm: [10, 7, 14, 'C'],
     longestCm: [80, 50, 100, 'C'],
   }),

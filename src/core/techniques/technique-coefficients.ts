@@ -15,7 +15,10 @@ const MEANING = {
   definition: ['points', 'definition against a middling set'],
   frizz: ['points', 'frizz against a middling set'],
   volume: ['points', 'volume against a middling set'],
-  openingN: ['N a hair', 'opening kept from taking it out, sliding, separating and fluffing'],
+  opening: [
+    '–',
+    'opening kept from taking it out, sliding, separating and fluffing, over what its curl resists with',
+  ],
   shortestCm: ['cm', 'shortest hair that holds it'],
   longestCm: ['cm', 'longest hair it is done on'],
 } as const;

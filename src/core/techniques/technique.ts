@@ -13,6 +13,8 @@ import type { ToolKindId } from './tool-kind';
 export interface SetForm {
   /** One helix for each node of {@link ALONG_HAIR}, root to tip. */
   readonly nodes: readonly Helix[];
+  /** Ends that lie otherwise, on a rod of their own: their share of the hair. Null where they lie as the rest does. */
+  readonly ends: { readonly share: number; readonly helix: Helix } | null;
   /** Thickness added to the outside of the curl, mm. */
   readonly thicknessMm: number;
   /** Thickness that decides definition, mm. */

@@ -34,7 +34,7 @@ export const threeStrandTwist = defineTechnique({
     definition: [0.6, -0.4, 1.6, 'A'],
     frizz: [-0.1, -0.6, 0.4, 'A'],
     volume: [0.6, 0, 1.2, 'A'],
-    openingN: [1.5e-5, 0, 5e-5, 'F'],
+    opening: [0.06, 0, 0.2, 'F'],
     shortestCm: [7, 5, 10, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),

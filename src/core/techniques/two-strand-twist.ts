@@ -34,7 +34,7 @@ export const twoStrandTwist = defineTechnique({
     definition: [0.5, -0.5, 1.5, 'A'],
     frizz: [0, -0.5, 0.5, 'A'],
     volume: [0.3, -0.5, 1, 'A'],
-    openingN: [1.5e-5, 0, 5e-5, 'F'],
+    opening: [0.06, 0, 0.2, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
   }),

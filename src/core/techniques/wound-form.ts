@@ -10,6 +10,7 @@ export const woundForm = (fit: ToolFit): SetForm => ({
     return { radiusMm, pitchMm: radiusMm * Math.tan(fit.slopeRad) };
   }),
   thicknessMm: fit.bandThicknessMm,
+  ends: null,
   definingMm: setShape.value.bandDefining * fit.bandThicknessMm,
   fit,
   knot: null,
