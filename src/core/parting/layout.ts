@@ -154,6 +154,26 @@ function inTurns(cells: readonly Cell[]): Cell[] {
   return [...turns, ...right.map(({ cell }) => cell)];
 }
 
+/** Sides that stand for themselves change turns; panels beside the part come smaller side first as it is. */
+const OTHER_SIDE: Partial<Record<PanelId, PanelId>> = { left: 'right', right: 'left' };
+/** Nearer to each other across the head than this, two places lie one behind the other, R. */
+const SAME_COLUMN = 0.001;
+
+/** Sections from the client's right, as a part on the right wants: a head and its mirror image are worked alike. */
+function fromTheRight(cells: readonly Cell[], panels: readonly PanelId[]): Cell[] {
+  return cells
+    .map((cell) => ({
+      cell,
+      turn: panels.indexOf(OTHER_SIDE[cell.panel] ?? cell.panel),
+      x: polygonCentroid(cell.outline).x,
+    }))
+    .sort(
+      (a, b) =>
+        a.turn - b.turn || a.cell.row - b.cell.row || (Math.abs(a.x - b.x) < SAME_COLUMN ? 0 : b.x - a.x),
+    )
+    .map(({ cell }) => cell);
+}
+
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 
 /** Derives every section of a recipe: outlines, sizes, zones and working order. */
@@ -168,7 +188,14 @@ export function layOut(recipe: PartingRecipe): Layout {
   const isLanes = recipe.pattern === 'lanes-back';
   const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.cuts.length]));
   const isTrial = recipe.part.kind === 'half-head';
-  const ordered = isTrial ? inTurns(cells) : cells;
+  const ordered = isTrial
+    ? inTurns(cells)
+    : recipe.part.kind === 'right' || recipe.part.kind === 'curved-right'
+      ? fromTheRight(
+          cells,
+          recipe.panels.map(({ id }) => id),
+        )
+      : cells;
   const sections = ordered.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
     const centroid = polygonCentroid(outline);
     const place = framePoint(centroid);

@@ -7,16 +7,34 @@ import type { Reason } from '../wear/reason';
 import { startStates } from '../coefficients/start-states';
 import type { Brief } from '../brief/brief';
 import { hoursToDry, type DryingBasis } from './drying-forecast';
+import type { SectionPlan } from './section-forecasts';
+import type { WaitingPlan } from './waiting-plan';
 
 /** The head and room that a plan is compared with, one thing at a time. */
 const ORDINARY_ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
 /** Effects smaller than this say nothing to a stylist, h. */
 const SMALLEST_SHOWN_H = 0.1;
+/** Sides set less than this apart dry alike for all that is shown, h. */
+const APART_H = 0.25;
+
+/** How much sooner one side went in than the other, where that shows; they would dry alike otherwise. */
+function sidesInTurn({ setBeforeEndH }: WaitingPlan, sections: readonly SectionPlan[]): string {
+  if (!(['left', 'right'] as const).every((side) => sections.some(({ zone }) => zone === side))) return '';
+  const earlierH = setBeforeEndH('left') - setBeforeEndH('right');
+  if (Math.abs(earlierH) < APART_H) return '';
+  const [first, last] = earlierH > 0 ? ['left', 'right'] : ['right', 'left'];
+  return `; the ${first} side ${Math.abs(earlierH).toFixed(1)} h before the ${last}, and drier by that`;
+}
+
 /**
  * What makes this head dry later or sooner than an ordinary one, in hours: each thing by itself put back to what is
  * usual, and the model run again.
  */
-export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis): Reason[] {
+export function dryingReasons(
+  brief: Brief,
+  sections: readonly SectionPlan[],
+  { uncertain, waiting }: DryingBasis,
+): Reason[] {
   const { set, head, room } = brief;
   const technique = techniqueOf(set.technique);
   const porosityFactor = POROSITY[head.porosity].boundWater;
@@ -88,7 +106,7 @@ export function dryingReasons(brief: Brief, { uncertain, waiting }: DryingBasis)
     ],
     [
       'install',
-      'dried while the rest went in',
+      `dried while the rest went in${sidesInTurn(waiting, sections)}`,
       waiting.installMin > 0
         ? { zones: uncertain.zones.map((zone) => ({ ...zone, setBeforeEndH: 0 })) }
         : null,

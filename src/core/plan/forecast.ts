@@ -255,7 +255,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         ...quadrant,
         mistAtMin: [...quadrant.mistAtMin],
       })),
-      why: drawn.length > 0 ? dryingReasons(brief, basis.drying) : [],
+      why: drawn.length > 0 ? dryingReasons(brief, sections, basis.drying) : [],
       draws: drying.draws,
     },
     result: {
