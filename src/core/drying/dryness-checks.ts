@@ -20,7 +20,7 @@ export interface DrynessCheck {
 
 const { sectionSd, wrongDry: WRONG_DRY, wrongDamp: WRONG_DAMP, placeShift } = dryness.value;
 /** Spread of ln time of one place about the head's rate: between sections, and between what is drawn for a head. */
-const PLACE_SD: Readonly<Record<Level, number>> = {
+export const PLACE_SD: Readonly<Record<Level, number>> = {
   root: Math.hypot(sectionSd, dryness.value.rootSd),
   middle: Math.hypot(sectionSd, dryness.value.middleSd),
   ends: Math.hypot(sectionSd, dryness.value.endsSd),
@@ -69,6 +69,12 @@ export function placeLikelihood(checks: readonly DrynessCheck[], hours: number, 
   return likelihood;
 }
 
+/** Times of one place, from those of the model: it dries a little sooner than a head that waits for its slowest. */
+export const placeTimes = ({ lnRates, hours }: TimesByRate): TimesByRate => ({
+  lnRates,
+  hours: hours.map((own) => Math.exp(placeShift) * own),
+});
+
 /**
  * Belief in the head's drying rate after dryness checks: each place felt bends it by what all its checks say together.
  *
@@ -87,11 +93,10 @@ export function beliefAfterChecks(
   }
   return [...places.values()].reduce((belief, felt) => {
     const { sectionNumber, level } = felt[0]!;
-    const times = timesOf(sectionNumber, level);
+    const times = placeTimes(timesOf(sectionNumber, level));
     const inOrder = [...felt].sort((a, b) => a.afterH - b.afterH);
-    return conditioned(belief, (lnRate) => {
-      const hours = Math.exp(placeShift) * hoursAtRate(times.lnRates, times.hours, lnRate);
-      return placeLikelihood(inOrder, hours, PLACE_SD[level]);
-    });
+    return conditioned(belief, (lnRate) =>
+      placeLikelihood(inOrder, hoursAtRate(times.lnRates, times.hours, lnRate), PLACE_SD[level]),
+    );
   }, prior);
 }

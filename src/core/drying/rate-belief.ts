@@ -89,20 +89,29 @@ const LN_INSTANT = Math.log(2 * INSTANT_H);
 const lnHoursOf = (belief: RateBelief, times: TimesByRate): number[] =>
   belief.lnRates.map((x) => Math.log(Math.max(INSTANT_H, hoursAtRate(times.lnRates, times.hours, x))));
 
-function chanceBy(weights: readonly number[], lnHours: readonly number[], afterH: number): number {
+function chanceBy(
+  weights: readonly number[],
+  lnHours: readonly number[],
+  afterH: number,
+  lnSd = CELL,
+): number {
   const lnAfter = Math.log(Math.max(INSTANT_H, afterH));
   let chance = 0;
   for (let i = 0; i < weights.length; i++) {
-    const z = (lnAfter - lnHours[i]!) / CELL;
+    const z = (lnAfter - lnHours[i]!) / lnSd;
     const wasDryAtOnce = lnHours[i]! <= LN_INSTANT;
     chance += weights[i]! * (wasDryAtOnce || z > 5 ? 1 : z < -5 ? 0 : normalCdf(z));
   }
   return Math.min(1, chance);
 }
 
-/** Chance that hair with these times is dry `afterH` hours after the set was finished. */
-export const chanceDry = (belief: RateBelief, times: TimesByRate, afterH: number): number =>
-  chanceBy(belief.weights, lnHoursOf(belief, times), afterH);
+/**
+ * Chance that hair with these times is dry `afterH` hours after the set was finished.
+ *
+ * @param lnSd spread of ln hours of one place about the head's own; none for the whole head
+ */
+export const chanceDry = (belief: RateBelief, times: TimesByRate, afterH: number, lnSd = 0): number =>
+  chanceBy(belief.weights, lnHoursOf(belief, times), afterH, Math.hypot(CELL, lnSd));
 
 /** Hours after which the chance reaches each of `wanted`, by bisection. */
 export function hoursForChances(belief: RateBelief, times: TimesByRate, wanted: readonly number[]): number[] {

@@ -224,7 +224,7 @@ export class QuickForecaster {
     );
     const basis = dryingBasis(ready, laySteps(steps, work.window), true);
     const belief = beliefBefore(ready);
-    const damp = dampAtTakedown({ table: basis.table, belief }, windowH);
+    const damp = dampAtTakedown({ table: basis.table, belief }, windowH).mean;
     const result = resultOf(brief, zoneGroups(brief, work.sections), doses, damp, 0);
     const first = result.byDay[0]!;
     return {

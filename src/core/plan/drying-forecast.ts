@@ -19,6 +19,7 @@ import {
   hoursForChances,
   lnTimeSd,
   priorBelief,
+  slowRateOf,
   type RateBelief,
   type TimesByRate,
 } from '../drying/rate-belief';
@@ -282,17 +283,31 @@ export function dryingForecast(
   };
 }
 
-/** Mean share of removable water left at takedown, over what is believed of the drying rate. */
+/** Share of the removable water that is left at takedown. */
+export interface DampLeft {
+  /** Mean over what is believed of the drying rate. */
+  readonly mean: number;
+  /** Of a head that dries slower than nine in ten, and of one that dries faster. */
+  readonly slow: number;
+  readonly quick: number;
+}
+
+/** How damp it still is `afterH` hours after it was set. */
 export function dampAtTakedown(
   { table, belief }: Pick<DryingForecast, 'table' | 'belief'>,
   afterH: number,
-): number {
+): DampLeft {
+  const at = (lnRate: number) => dampnessAt(table, lnRate, Math.max(0, afterH));
   let damp = 0;
-  // Every third point of the fine belief grid is plenty for a mean of a smooth curve.
   let weight = 0;
+  // Every third point of the fine belief grid is plenty for a mean of a smooth curve.
   for (let i = 0; i < belief.lnRates.length; i += 3) {
-    damp += belief.weights[i]! * dampnessAt(table, belief.lnRates[i]!, Math.max(0, afterH));
+    damp += belief.weights[i]! * at(belief.lnRates[i]!);
     weight += belief.weights[i]!;
   }
-  return damp / weight;
+  return {
+    mean: damp / weight,
+    slow: at(Math.log(slowRateOf(belief, 0.1))),
+    quick: at(Math.log(slowRateOf(belief, 0.9))),
+  };
 }

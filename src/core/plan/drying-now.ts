@@ -1,5 +1,5 @@
 import { dryness } from '../coefficients/drying';
-import { beliefAfterChecks, type DrynessCheck } from '../drying/dryness-checks';
+import { beliefAfterChecks, PLACE_SD, placeTimes, type DrynessCheck } from '../drying/dryness-checks';
 import { LEVELS } from '../drying/nodes';
 import {
   chanceDry,
@@ -58,10 +58,12 @@ export function dryingNow(
   };
 }
 
-/** Chance, `afterH` hours after the set was finished, that the whole head and each zone's sections are dry. */
+/**
+ * Chance, `afterH` hours after the set was finished, that the whole head and each zone's sections are dry. Sections of a
+ * zone differ among themselves; none is less sure than the head, which waits for all of them.
+ */
 export function chancesAt(now: DryingNow, afterH: number): { whole: number; zones: PerZone<number> } {
-  return {
-    whole: chanceDry(now.belief, now.whole, afterH),
-    zones: perZone((zone) => chanceDry(now.belief, now.zones[zone], afterH)),
-  };
+  const whole = chanceDry(now.belief, now.whole, afterH);
+  const ofSection = (times: TimesByRate) => chanceDry(now.belief, placeTimes(times), afterH, PLACE_SD.root);
+  return { whole, zones: perZone((zone) => Math.max(whole, ofSection(now.zones[zone]))) };
 }

@@ -1,5 +1,5 @@
 import { drying as dryingTable } from '../coefficients/drying';
-import { result as resultTable, handsOn as handsOnTable } from '../coefficients/result';
+import { handsOn as handsOnTable } from '../coefficients/result';
 import { dueCautions } from '../advice/cautions';
 import { equilibriumRegain } from '../drying/sorption';
 import type { DrawnTimes } from '../drying/draws';
@@ -15,8 +15,6 @@ import { techniqueOf } from '../techniques';
 import type { KnotForm } from '../techniques/knot-form';
 import type { ToolFit } from '../techniques/rod-fit';
 import { toolKinds, type ToolKindId, type ToolShort } from '../techniques/tool-kind';
-import { clamp } from '../units/clamp';
-import type { Look } from '../wear/look';
 import type { Reason } from '../wear/reason';
 import type { Brief } from '../brief/brief';
 import { dosesOf } from './dosing';
@@ -34,7 +32,7 @@ import { dryingReasons } from './drying-reasons';
 import { hairCountCv } from './hair-variation';
 import { isoWithOffset } from './iso-time';
 import { blownH, dampCoveredH, plannedDay, sureUnder, type PlannedDay } from './planned-day';
-import { rangesAround } from './result-ranges';
+import { daysSpread, lookSpread, seenRanges } from './result-ranges';
 import { resultOf, type SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
 import { zoneGroups } from './zone-groups';
@@ -169,13 +167,6 @@ function handsOnReasons(brief: Brief, sections: readonly SectionPlan[]): Reason[
     .sort((a, b) => b.effect - a.effect);
 }
 
-/** Figure on a 0–10 scale with its half range. */
-const indexSpread = (look: Look) => ({
-  p10: clamp(look.value - resultTable.value.indexRange, 0, 10),
-  p50: look.value,
-  p90: clamp(look.value + resultTable.value.indexRange, 0, 10),
-});
-
 /** Completes a forecast with the heads drawn so far: none for the quick estimate. */
 export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[]): Forecast {
   const { brief, layout, sections, dryMassG, doses } = basis;
@@ -191,7 +182,12 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
   const damp = dampAtTakedown(drying, takedownAfterH);
   const groups = zoneGroups(brief, sections);
-  const result = resultOf(brief, groups, doses, damp);
+  const result = resultOf(brief, groups, doses, damp.mean);
+  const results = {
+    likeliest: result,
+    slow: resultOf(brief, groups, doses, damp.slow, 0),
+    quick: resultOf(brief, groups, doses, damp.quick, 0),
+  };
   const verdicts = zoneVerdicts(brief, sections);
   const firstDay = result.byDay[0]!;
   const tool = toolPlan(brief, sections);
@@ -265,21 +261,15 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       visibleLengthCm: firstDay.visibleLengthCm,
       stretch: firstDay.stretch,
       curlWhy: [...result.curlWhy],
-      definition: { ...indexSpread(result.definition), why: [...result.definition.why] },
-      frizz: { ...indexSpread(result.frizz), why: [...result.frizz.why] },
+      definition: { ...lookSpread(results, 'definition'), why: [...result.definition.why] },
+      frizz: { ...lookSpread(results, 'frizz'), why: [...result.frizz.why] },
       volume: result.volume.value,
       volumeWhy: [...result.volume.why],
-      ranges: rangesAround({
-        curlDiameterMm: firstDay.curlDiameterMm,
-        stretch: firstDay.stretch,
-        volume: result.volume.value,
-      }),
+      ranges: seenRanges(results),
       byDay: [...result.byDay],
     },
     daysPresentable: {
-      p10: result.days.p10,
-      p50: result.days.p50,
-      p90: result.days.p90,
+      ...daysSpread(results),
       why: [...result.days.why],
     },
     schedule:
@@ -313,7 +303,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       },
     }),
   };
-  return { plan, layout, sections, drying, doses, schedule, result, dampAtTakedown: damp };
+  return { plan, layout, sections, drying, doses, schedule, result, dampAtTakedown: damp.mean };
 }
 
 /**
