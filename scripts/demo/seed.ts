@@ -1,7 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
-import { answerDraft, answerView } from '@/core/plan/answer-view';
+import { answerDraft, answerView, drawTo } from '@/core/plan/answer-view';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import { runEvent, type RunEvent, type RunEventDetail } from '@/core/run/run-event';
 import { clamp } from '@/core/units/clamp';
@@ -93,7 +93,7 @@ async function tellSet(
   const draft = answerDraft(brief, null);
   if (!draft.ok)
     throw new Error(`demo set “${told.title}”: ${draft.errors.map((e) => e.message).join('; ')}`);
-  draft.value.drawTo(DEMO_DRAWS);
+  drawTo(draft.value, DEMO_DRAWS);
   const { view } = draft.value.view(DEMO_DRAWS);
   const head = await findHead(tx, studioId, headIds[told.head]);
   const setId = await startSet(

@@ -18,6 +18,8 @@ class StubWorker {
           draw = (drawn) => hear({ answer: null, drawn, wanted: 1000 });
         },
         stop: () => void stops++,
+        takeHelper: () => undefined,
+        serve: () => undefined,
       },
       this.channel.port2,
     );
@@ -39,6 +41,7 @@ let forecaster: Forecaster;
 beforeEach(() => {
   [asked, draw, stops] = [[], null, 0];
   vi.stubGlobal('Worker', StubWorker);
+  vi.stubGlobal('navigator', { hardwareConcurrency: 2 });
   forecaster = startForecaster();
 });
 afterEach(() => {

@@ -1,9 +1,10 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, transfer, wrap, type Remote } from 'comlink';
 import type { Means } from '@/core/fit/space';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { AskedWishes, FitEndpoint, FitProgress } from './fit.worker';
 import type { ScaleReading } from '@/core/scale/scale';
+import type { DrawEndpoint } from './draw.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
 import type { ScaleEndpoint } from './scale.worker';
 
@@ -18,10 +19,21 @@ export interface Forecaster {
   readonly end: () => void;
 }
 
+/** Gives a forecast worker a second one to draw heads with, where there is a core for it. */
+function startHelper(remote: Remote<ForecastEndpoint>): Worker | null {
+  if (navigator.hardwareConcurrency < 2) return null;
+  const helper = new Worker(new URL('./draw.worker.ts', import.meta.url), { type: 'module' });
+  const { port1, port2 } = new MessageChannel();
+  void wrap<DrawEndpoint>(helper).serve(transfer(port1, [port1]));
+  void remote.takeHelper(transfer(port2, [port2]));
+  return helper;
+}
+
 /** Starts a forecast worker. */
 export function startForecaster(): Forecaster {
   const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
   const remote: Remote<ForecastEndpoint> = wrap<ForecastEndpoint>(worker);
+  const helper = startHelper(remote);
   let newest = 0;
   let hearing = 0;
   let running: Promise<unknown> = Promise.resolve();
@@ -49,7 +61,10 @@ export function startForecaster(): Forecaster {
       hearing++;
       void remote.stop();
     },
-    end: () => worker.terminate(),
+    end: () => {
+      worker.terminate();
+      helper?.terminate();
+    },
   };
 }
 

@@ -3,7 +3,7 @@ import type { Checked } from '../core/formats/field-error';
 import type { PlanFile } from '../core/formats/plan-file';
 import { readBrief } from '../core/formats/read-brief';
 import { answerBrief } from '../core/plan/answer-brief';
-import { answerDraft, type AnsweredView } from '../core/plan/answer-view';
+import { answerDraft, drawTo, type AnsweredView } from '../core/plan/answer-view';
 import { SETTLED_DRAWS } from '../core/plan/draw-counts';
 import { forecast } from '../core/plan/forecast';
 import { layoutFor } from '../core/plan/layout-for';
@@ -31,7 +31,7 @@ export const tasks = {
   view: ({ brief, draws }: { brief: unknown; draws: number }): Checked<AnsweredView> => {
     const draft = answerDraft(brief, null);
     if (!draft.ok) return draft;
-    draft.value.drawTo(draws);
+    drawTo(draft.value, draws);
     return { ok: true, value: draft.value.view(draws) };
   },
   /** What a set is begun with, drawn as often as the desk draws. */

@@ -5,7 +5,7 @@ import { search, type SearchState, type Wishes } from '../fit/search';
 import { shownOption } from '../fit/shown-option';
 import type { Means } from '../fit/space';
 import type { BriefInput } from '../formats/brief';
-import { answerDraft } from '../plan/answer-view';
+import { answerDraft, drawTo } from '../plan/answer-view';
 import { HOUR_MS } from '../units/time';
 import { carriedTo, onClockOf, withOption } from './edits';
 
@@ -63,7 +63,7 @@ describe('an option of a search that is taken as the plan', () => {
     for (const option of options) {
       const asked = answerDraft({ ...input, ...withOption(input, option) }, null);
       if (!asked.ok) throw new Error(JSON.stringify(asked.errors));
-      asked.value.drawTo(DRAWS);
+      drawTo(asked.value, DRAWS);
       const { plan } = asked.value.view(DRAWS).view;
       const { prepMin, installMin, takedownMin, separatingMin } = plan.handsOn;
       expect({

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import type { BriefInput } from '../formats/brief';
 import { drawHeads, dryingBasis, readyToDry } from '../plan/drying-forecast';
+import { ZONES } from '../hair/zone';
 import { layoutFor } from '../plan/layout-for';
 import { dosesOf } from '../plan/dosing';
 import { planSections } from '../plan/section-forecasts';
@@ -20,7 +21,8 @@ const basisOf = (input: BriefInput) => {
   return dryingBasis(ready, brief.drying);
 };
 const basis = basisOf(aBrief());
-const drawn = drawHeads(basis, 1, 0, 300).map((head) => head.allH);
+const heads = drawHeads(basis, 1, 0, 300);
+const drawn = heads.map((head) => head.allH);
 
 describe('heads drawn at random', () => {
   it('are the same for the same seed, and go on where they stopped', () => {
@@ -51,7 +53,7 @@ describe('heads drawn at random', () => {
   });
 
   it('the belief made of them gives their own quantiles and chances back', () => {
-    const belief = beliefFromDraws(basis.all, drawn);
+    const belief = beliefFromDraws(basis.all, heads, ZONES);
     const spread = drySpread(belief, basis.all);
     const [p10, p50, p90] = quantiles(drawn, [0.1, 0.5, 0.9]) as [number, number, number];
     expect(spread.p50 / p50).toBeCloseTo(1, 1);

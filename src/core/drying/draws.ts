@@ -1,14 +1,16 @@
 import { drawSpread } from '../coefficients/drying';
+import type { StartStateId } from '../coefficients/start-states';
 import { seededRng, type Rng } from '../random/rng';
+import { sobolPoints } from '../random/sobol';
 import { normalQuantile } from '../stats/normal';
 import { clamp } from '../units/clamp';
 import { dryRun } from './dry-run';
 import type { DryingStep } from './dry-run-input';
 import { handPartedClasses, type ZoneSections } from './section-classes';
-import { WETTEST_ROOM } from './start-moisture';
+import { blotted, hairMoisture, WETTEST_ROOM } from './start-moisture';
 import type { Room } from './air-at-hair';
 
-/** What a head, a set and a room are believed to be; every draw makes one of it. */
+/** What a head, a set and a room are believed to be; every draw makes one of it. Plain data: workers are given it. */
 export interface UncertainDrying {
   /** Sections without their start moisture: that depends on the draw. */
   readonly zones: readonly ZoneSections[];
@@ -16,11 +18,12 @@ export interface UncertainDrying {
   readonly steps: readonly DryingStep[];
   readonly porosityFactor: number;
   readonly filmResistanceSM: number;
-  /** Moisture of a zone's hair as it is set, before product, in a room and with that much pick-up. */
-  readonly hairMoistureOf: (zoneIndex: number, room: Room, pickUp: number) => number;
+  readonly startState: StartStateId;
+  /** Water that each zone's hair lost while it waited its turn, g per g. */
+  readonly lostWaiting: readonly number[];
   readonly productWaterPerG: number;
-  /** What a towel leaves of the moisture of hair and products together. */
-  readonly asSet: (moisture: number) => number;
+  /** Pressed with a towel once the products are in. */
+  readonly blotted: boolean;
   /** Belief in the head's drying rate. */
   readonly rate: { readonly median: number; readonly lnSd: number };
   readonly horizonH: number;
@@ -31,17 +34,50 @@ export interface DrawnTimes {
   readonly allH: number;
   readonly rootH: number;
   readonly endsH: number;
+  /** The same of a usual section of each zone, zone by zone, root to ends. */
+  readonly placesH: readonly number[];
 }
 
 /**
- * One head as it may be: how much hair, how wet, what air, how evenly parted, how quick to dry.
- * Draws with the same seed and index are the same on every machine.
+ * Moisture of a zone as it is set, product and towel included, g per g.
+ *
+ * @param pickUp × the water its start state brings
+ * @param productWater × the water of the products
+ */
+export function startMoistureOf(
+  { startState, porosityFactor, lostWaiting, productWaterPerG, blotted: isBlotted }: UncertainDrying,
+  zoneIndex: number,
+  room: Room,
+  pickUp = 1,
+  productWater = 1,
+): number {
+  const hair = hairMoisture(startState, porosityFactor, room, pickUp) - (lostWaiting[zoneIndex] ?? 0);
+  const moisture = Math.max(0, hair) + productWaterPerG * productWater;
+  return isBlotted ? blotted(moisture, porosityFactor) : moisture;
+}
+
+/**
+ * Heads `from` … `to` − 1 as they may be: how much hair, how wet, what air, how evenly parted, how quick to dry.
+ * Heads of the same seed and number are the same on every machine, however many are drawn at once.
  *
  * @source drying §7
  */
-export function drawDrying(what: UncertainDrying, seed: number, index: number): DrawnTimes {
-  const rng: Rng = seededRng(seed, index);
-  const normal = () => normalQuantile(rng());
+export function drawnHeads(what: UncertainDrying, seed: number, from: number, to: number): DrawnTimes[] {
+  const point = sobolPoints(seed);
+  return Array.from({ length: to - from }, (_, i) =>
+    // How large the largest section of a zone is, is drawn by chance: there are more zones than directions.
+    drawnHead(what, (direction) => point(from + i, direction), seededRng(seed, from + i)),
+  );
+}
+
+/**
+ * One head.
+ *
+ * @param point its coordinates, one a thing that is not known
+ */
+function drawnHead(what: UncertainDrying, point: (direction: number) => number, rng: Rng): DrawnTimes {
+  let direction = 0;
+  const normal = () => normalQuantile(point(direction++));
   const s = drawSpread.value;
   const pickUp = Math.exp(s.pickUp * normal());
   const density = Math.exp(s.hairDensity * normal());
@@ -53,12 +89,13 @@ export function drawDrying(what: UncertainDrying, seed: number, index: number): 
     temperatureC: what.room.temperatureC + s.roomTemperatureK * normal(),
   };
   const hotAirK = s.hotAirK * normal();
+  const classes = handPartedClasses(what.zones, (i) => ({
+    density,
+    startMoisture: startMoistureOf(what, i, room, pickUp, productWater),
+    largestQuantile: rng(),
+  }));
   const { dryAfterH } = dryRun({
-    classes: handPartedClasses(what.zones, (i) => ({
-      density,
-      startMoisture: what.asSet(what.hairMoistureOf(i, room, pickUp) + what.productWaterPerG * productWater),
-      largestQuantile: rng(),
-    })),
+    classes,
     room,
     steps: what.steps,
     porosityFactor: what.porosityFactor,
@@ -76,5 +113,10 @@ export function drawDrying(what: UncertainDrying, seed: number, index: number): 
     const level = (place % 3) as 0 | 1 | 2;
     latest[level] = Math.max(latest[level], Math.min(what.horizonH, hours));
   });
-  return { rootH: latest[0], endsH: latest[2], allH: Math.max(...latest) };
+  // Usual sections of a zone come before its largest.
+  const placesH = what.zones.flatMap(({ zone }) => {
+    const place = 3 * classes.findIndex((own) => own.zone === zone);
+    return dryAfterH.slice(place, place + 3).map((hours) => Math.min(what.horizonH, hours));
+  });
+  return { rootH: latest[0], endsH: latest[2], allH: Math.max(...latest), placesH };
 }

@@ -19,6 +19,7 @@ const times = (hours: number): TimesByRate => ({
   lnRates: RATES,
   hours: RATES.map((x) => hours * Math.exp(-x)),
 });
+const onCrown = () => 'crown' as const;
 const check = (feel: DrynessCheck['feel'], afterH: number, sectionNumber = 1): DrynessCheck => ({
   sectionNumber,
   level: 'root',
@@ -49,7 +50,7 @@ describe('how sure a head is dry', () => {
     const prior = priorBelief();
     const median = (checks: DrynessCheck[]) =>
       hoursForChances(
-        beliefAfterChecks(prior, checks, () => times(8)),
+        beliefAfterChecks(prior, checks, onCrown, () => times(8)),
         times(8),
         [0.5],
       )[0]!;
@@ -62,7 +63,7 @@ describe('how sure a head is dry', () => {
 
   it('narrows when damp and dry enclose the time', () => {
     const prior = priorBelief();
-    const after = beliefAfterChecks(prior, [check('damp', 9), check('dry', 11)], () => times(8));
+    const after = beliefAfterChecks(prior, [check('damp', 9), check('dry', 11)], onCrown, () => times(8));
     const width = (b: typeof prior) => Math.log(drySpread(b, times(8)).p90 / drySpread(b, times(8)).p10);
     expect(width(after)).toBeLessThan(0.7 * width(prior));
     expect(drySpread(after, times(8)).p50).toBeGreaterThan(8.2);
@@ -80,7 +81,7 @@ describe('how sure a head is dry', () => {
     const prior = priorBelief();
     const median = (...checks: DrynessCheck[]) =>
       drySpread(
-        beliefAfterChecks(prior, checks, () => times(8)),
+        beliefAfterChecks(prior, checks, onCrown, () => times(8)),
         times(8),
       ).p50;
     expect(median(check('damp', 12), check('damp', 12.5))).toBeGreaterThan(
@@ -96,7 +97,7 @@ describe('how sure a head is dry', () => {
     const byHand = conditioned(prior, (lnRate) =>
       placeLikelihood(felt, Math.exp(-0.06) * 8 * Math.exp(-lnRate), Math.hypot(0.15, 0.12)),
     );
-    const { weights } = beliefAfterChecks(prior, felt, () => times(8));
+    const { weights } = beliefAfterChecks(prior, felt, onCrown, () => times(8));
     weights.forEach((weight, i) => expect(weight).toBeCloseTo(byHand.weights[i]!, 6));
   });
 
@@ -111,7 +112,7 @@ describe('how sure a head is dry', () => {
   });
 
   it('never says more than it knows: one wrong hand cannot rule a time out', () => {
-    const belief = beliefAfterChecks(priorBelief(), [check('damp', 30)], () => times(8));
+    const belief = beliefAfterChecks(priorBelief(), [check('damp', 30)], onCrown, () => times(8));
     expect(belief.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
     expect(chanceDry(belief, times(8), 9)).toBeGreaterThan(0.1);
   });

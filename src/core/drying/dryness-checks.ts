@@ -1,7 +1,15 @@
 import { dryness } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
+import type { Zone } from '../hair/zone';
 import type { Level } from './nodes';
-import { conditioned, type RateBelief, type TimesByRate } from './rate-belief';
+import {
+  chanceDry,
+  conditioned,
+  reweighed,
+  sectionChance,
+  type RateBelief,
+  type TimesByRate,
+} from './rate-belief';
 import { hoursAtRate, INSTANT_H } from './rate-table';
 
 /** What a hand can say. */
@@ -19,8 +27,8 @@ export interface DrynessCheck {
 }
 
 const { sectionSd, wrongDry: WRONG_DRY, wrongDamp: WRONG_DAMP, placeShift } = dryness.value;
-/** Spread of ln time of one place about the head's rate: between sections, and between what is drawn for a head. */
-export const PLACE_SD: Readonly<Record<Level, number>> = {
+/** Spread of ln time of one place about the head's rate: between sections, and between heads where none were drawn. */
+const PLACE_SD: Readonly<Record<Level, number>> = {
   root: Math.hypot(sectionSd, dryness.value.rootSd),
   middle: Math.hypot(sectionSd, dryness.value.middleSd),
   ends: Math.hypot(sectionSd, dryness.value.endsSd),
@@ -69,34 +77,59 @@ export function placeLikelihood(checks: readonly DrynessCheck[], hours: number, 
   return likelihood;
 }
 
-/** Times of one place, from those of the model: it dries a little sooner than a head that waits for its slowest. */
-export const placeTimes = ({ lnRates, hours }: TimesByRate): TimesByRate => ({
-  lnRates,
-  hours: hours.map((own) => Math.exp(placeShift) * own),
-});
-
 /**
- * Belief in the head's drying rate after dryness checks: each place felt bends it by what all its checks say together.
+ * Belief in the head's drying rate after dryness checks: each place felt counts by what all its checks say together.
+ * Heads that were drawn for the plan are weighed by it; where none were, the rate is, with the spread that places
+ * usually have about it.
  *
- * @param timesOf drying times of a section's level over the rate axis
+ * @param zoneOf zone of a section by its number
+ * @param timesOf drying times of a zone's level over the rate axis
  */
 export function beliefAfterChecks(
   prior: RateBelief,
   checks: readonly DrynessCheck[],
-  timesOf: (sectionNumber: number, level: Level) => TimesByRate,
+  zoneOf: (sectionNumber: number) => Zone,
+  timesOf: (zone: Zone, level: Level) => TimesByRate,
 ): RateBelief {
   const places = new Map<string, DrynessCheck[]>();
-  for (const check of checks) {
+  for (const check of [...checks].sort((a, b) => a.afterH - b.afterH)) {
     if (check.feel === 'cool') continue;
     const key = `${check.sectionNumber}/${check.level}`;
     places.set(key, [...(places.get(key) ?? []), check]);
   }
-  return [...places.values()].reduce((belief, felt) => {
-    const { sectionNumber, level } = felt[0]!;
-    const times = placeTimes(timesOf(sectionNumber, level));
-    const inOrder = [...felt].sort((a, b) => a.afterH - b.afterH);
-    return conditioned(belief, (lnRate) =>
-      placeLikelihood(inOrder, hoursAtRate(times.lnRates, times.hours, lnRate), PLACE_SD[level]),
+  if (places.size === 0) return prior;
+  const felt = [...places.values()].map((all) => ({
+    all,
+    zone: zoneOf(all[0]!.sectionNumber),
+    level: all[0]!.level,
+  }));
+  if (prior.heads) {
+    return reweighed(prior.heads, (hoursOf) =>
+      felt.reduce(
+        (product, { all, zone, level }) => product * placeLikelihood(all, hoursOf(zone, level), sectionSd),
+        1,
+      ),
     );
+  }
+  return felt.reduce((belief, { all, zone, level }) => {
+    const times = timesOf(zone, level);
+    return conditioned(belief, (lnRate) => {
+      const hours = Math.exp(placeShift) * hoursAtRate(times.lnRates, times.hours, lnRate);
+      return placeLikelihood(all, hours, PLACE_SD[level]);
+    });
   }, prior);
+}
+
+/** Chance that one section of a zone is dry at a level, by some hours; sections differ among themselves. */
+export function chanceOfSection(
+  belief: RateBelief,
+  times: TimesByRate,
+  zone: Zone,
+  level: Level,
+  afterH: number,
+): number {
+  if (belief.heads) return sectionChance(belief.heads, zone, level, afterH, sectionSd);
+  const { lnRates, hours } = times;
+  const own = { lnRates, hours: hours.map((usual) => Math.exp(placeShift) * usual) };
+  return chanceDry(belief, own, afterH, PLACE_SD[level]);
 }

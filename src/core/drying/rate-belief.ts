@@ -1,12 +1,27 @@
 import { dryingSpread, UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import type { Spread } from '../stats/spread';
+import type { Zone } from '../hair/zone';
+import type { DrawnTimes } from './draws';
+import { LEVELS, type Level } from './nodes';
 import { hoursAtRate, INSTANT_H, rateForHours } from './rate-table';
 
 /** What is believed of the drying rate of this head on this day: weights over ln rate, adding up to 1. */
 export interface RateBelief {
   readonly lnRates: readonly number[];
   readonly weights: readonly number[];
+  /** The drawn heads that it was made of; null where none were drawn. */
+  readonly heads: WeighedHeads | null;
+}
+
+/** Heads as they were drawn, and how likely each is by now. */
+export interface WeighedHeads {
+  readonly weights: readonly number[];
+  /** ln of the drying rate at which the model takes as long as the head did. */
+  readonly lnRates: readonly number[];
+  readonly zones: readonly Zone[];
+  /** Hours of the usual section of each zone, zone by zone, root to ends; one row a head. */
+  readonly placesH: readonly (readonly number[])[];
 }
 
 const GRID_STEP = 0.04;
@@ -47,9 +62,13 @@ export function conditioned(belief: RateBelief, likelihood: (lnRate: number) => 
   );
 }
 
-function normalised(lnRates: readonly number[], raw: readonly number[]): RateBelief {
+function normalised(
+  lnRates: readonly number[],
+  raw: readonly number[],
+  heads: WeighedHeads | null = null,
+): RateBelief {
   const total = raw.reduce((sum, weight) => sum + weight, 0);
-  return { lnRates, weights: raw.map((weight) => weight / total) };
+  return { lnRates, weights: raw.map((weight) => weight / total), heads };
 }
 
 /** Times over the rate axis: the rates of a table and the hours at each. */
@@ -58,26 +77,87 @@ export interface TimesByRate {
   readonly hours: readonly number[];
 }
 
-/**
- * Belief that gives the same times as draws of whole heads did: each draw lies at the rate at which the head of
- * the table would have taken as long.
- *
- * @param drawnH hours of each draw until everything was dry
- */
-export function beliefFromDraws(times: TimesByRate, drawnH: readonly number[]): RateBelief {
-  const drawn = drawnH.map((hours) => rateForHours(times.lnRates, times.hours, hours));
-  const mean = drawn.reduce((sum, x) => sum + x, 0) / drawn.length;
-  const sd = Math.sqrt(drawn.reduce((sum, x) => sum + (x - mean) ** 2, 0) / drawn.length);
+/** Belief about the rates of weighed heads, each smeared a little: the more, the fewer of them count. */
+function beliefOfHeads(heads: WeighedHeads): RateBelief {
+  const { lnRates: rates, weights } = heads;
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const mean = rates.reduce((sum, x, i) => sum + weights[i]! * x, 0) / total;
+  const sd = Math.sqrt(rates.reduce((sum, x, i) => sum + weights[i]! * (x - mean) ** 2, 0) / total);
+  const counting = total ** 2 / weights.reduce((sum, weight) => sum + weight ** 2, 0);
   // Silverman's rule, and never narrower than the grid can show.
-  const width = Math.max(GRID_STEP, 0.9 * sd * drawn.length ** -0.2);
-  const low = Math.min(...drawn) - 3 * width;
-  const high = Math.max(...drawn) + 3 * width;
+  const width = Math.max(GRID_STEP, 0.9 * sd * counting ** -0.2);
+  const low = Math.min(...rates) - 3 * width;
+  const high = Math.max(...rates) + 3 * width;
   const points = Math.max(2, Math.min(MOST_POINTS, Math.ceil((high - low) / GRID_STEP)));
   const lnRates = Array.from({ length: points + 1 }, (_, i) => low + ((high - low) * i) / points);
   return normalised(
     lnRates,
-    lnRates.map((x) => drawn.reduce((sum, rate) => sum + Math.exp(-0.5 * ((x - rate) / width) ** 2), 0)),
+    lnRates.map((x) =>
+      rates.reduce((sum, rate, i) => sum + weights[i]! * Math.exp(-0.5 * ((x - rate) / width) ** 2), 0),
+    ),
+    heads,
   );
+}
+
+/** Places are kept to this many figures: a head is felt by hand. */
+const KEPT_FIGURES = 4;
+
+/**
+ * Belief that gives the same times as draws of whole heads did: each draw lies at the rate at which the head of
+ * the table would have taken as long.
+ *
+ * @param zones those that each draw has places of, in their order
+ */
+export const beliefFromDraws = (
+  times: TimesByRate,
+  drawn: readonly DrawnTimes[],
+  zones: readonly Zone[],
+): RateBelief =>
+  beliefOfHeads({
+    weights: drawn.map(() => 1),
+    lnRates: drawn.map(({ allH }) => rateForHours(times.lnRates, times.hours, allH)),
+    zones,
+    placesH: drawn.map(({ placesH }) => placesH.map((hours) => Number(hours.toPrecision(KEPT_FIGURES)))),
+  });
+
+/**
+ * Belief with each drawn head weighed by how likely it makes what was felt.
+ *
+ * @source importance sampling; Kong 1992 for how many heads count
+ */
+export function reweighed(
+  heads: WeighedHeads,
+  likelihood: (hoursOf: (zone: Zone, level: Level) => number) => number,
+): RateBelief {
+  const raw = heads.placesH.map((places, i) => {
+    const hoursOf = (zone: Zone, level: Level) =>
+      places[3 * heads.zones.indexOf(zone) + LEVELS.indexOf(level)]!;
+    return heads.weights[i]! * likelihood(hoursOf);
+  });
+  return beliefOfHeads({ ...heads, weights: raw });
+}
+
+/**
+ * Chance that one section of a zone is dry at a level by some hours.
+ *
+ * @param lnSd spread of ln hours between sections
+ */
+export function sectionChance(
+  { weights, zones, placesH }: WeighedHeads,
+  zone: Zone,
+  level: Level,
+  afterH: number,
+  lnSd: number,
+): number {
+  const place = 3 * zones.indexOf(zone) + LEVELS.indexOf(level);
+  const lnAfter = Math.log(Math.max(INSTANT_H, afterH));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  const dry = placesH.reduce((sum, places, i) => {
+    const hours = places[place]!;
+    const isDry = hours <= INSTANT_H ? 1 : normalCdf((lnAfter - Math.log(hours)) / lnSd);
+    return sum + weights[i]! * isDry;
+  }, 0);
+  return dry / total;
 }
 
 /** Grid cells are read as having this width in ln time, so that the chance moves smoothly. */

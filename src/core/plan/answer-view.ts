@@ -1,4 +1,4 @@
-import type { DrawnTimes } from '../drying/draws';
+import { drawnHeads, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import type { Checked } from '../formats/field-error';
 import { readBrief } from '../formats/read-brief';
 import type { Layout } from '../parting/layout';
@@ -6,7 +6,6 @@ import { evennessOf, type Evenness } from '../parting/evenness';
 import { loadFor } from '../parting/load';
 import type { PartingRecipe } from '../parting/recipe';
 import { drawLayout, drawPart, type DrawnSection } from '../parting/drawn-layout';
-import { drawHeads } from './drying-forecast';
 import { finishForecast, forecastBasis } from './forecast';
 import { forecastView, type ForecastView } from './forecast-view';
 import { layoutFor, layoutKey } from './layout-for';
@@ -26,10 +25,15 @@ export interface AnsweredView {
 export interface AskedDraft {
   readonly layoutKey: string;
   readonly layout: Layout;
-  readonly drawn: readonly DrawnSection[];
+  readonly sections: readonly DrawnSection[];
   readonly evenness: Evenness;
-  /** Draws heads until there are `count`. */
-  readonly drawTo: (count: number) => void;
+  /** What its heads are drawn from, by whoever draws them. */
+  readonly uncertain: UncertainDrying;
+  readonly seed: number;
+  /** Heads drawn so far. */
+  readonly drawn: () => number;
+  /** Takes heads from number `from` on, unless they are there; answers how many there are. */
+  readonly add: (from: number, heads: readonly DrawnTimes[]) => number;
   /** The forecast from the first `draws` heads; 0 is the quick estimate. */
   readonly view: (draws: number) => AnsweredView;
 }
@@ -45,7 +49,7 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
   const key = layoutKey(brief.value);
   const kept = last?.layoutKey === key ? last : null;
   const layout = kept?.layout ?? layoutFor(brief.value);
-  const drawn = kept?.drawn ?? drawLayout(layout);
+  const drawn = kept?.sections ?? drawLayout(layout);
   const evenness =
     kept?.evenness ?? evennessOf(layout, loadFor(brief.value.parting.sizes, layout.recipe.exclude));
   const basis = forecastBasis(brief.value, layout);
@@ -55,11 +59,14 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
     value: {
       layoutKey: key,
       layout,
-      drawn,
+      sections: drawn,
       evenness,
-      drawTo: (count) => {
-        if (count > heads.length)
-          heads.push(...drawHeads(basis.drying, brief.value.seed, heads.length, count));
+      uncertain: basis.drying.uncertain,
+      seed: brief.value.seed,
+      drawn: () => heads.length,
+      add: (from, more) => {
+        if (from === heads.length) heads.push(...more);
+        return heads.length;
       },
       view: (draws) => ({
         view: forecastView(finishForecast(basis, heads.slice(0, draws))),
@@ -70,6 +77,12 @@ export function answerDraft(raw: unknown, last: AskedDraft | null): Checked<Aske
       }),
     },
   };
+}
+
+/** Draws heads of a draft until there are `count`, in one go. */
+export function drawTo({ uncertain, seed, drawn, add }: AskedDraft, count: number): void {
+  const from = drawn();
+  if (count > from) add(from, drawnHeads(uncertain, seed, from, count));
 }
 
 /** From a raw brief to what the screens show, without draws. */

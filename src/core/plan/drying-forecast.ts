@@ -1,6 +1,6 @@
 import { drying, dryness, unsure } from '../coefficients/drying';
 import { POROSITY } from '../coefficients/hair';
-import { drawDrying, type DrawnTimes, type UncertainDrying } from '../drying/draws';
+import { drawnHeads, startMoistureOf, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import { dryRun } from '../drying/dry-run';
 import type { DryingStep } from '../drying/dry-run-input';
 import {
@@ -25,7 +25,7 @@ import {
 } from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
 import { restingRegain } from '../drying/dry-threshold';
-import { blotted, filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
+import { filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
 import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES, type Zone } from '../hair/zone';
@@ -167,32 +167,30 @@ export function readyToDry(
   };
   const waiting = known?.waiting ?? planWaiting(brief, sections, room);
   const zones = zoneSections(brief, sections, waiting);
-  const productWater = productWaterPerG(doses, dryMass);
-  const asSet = (moisture: number) => (brief.set.blotted ? blotted(moisture, porosityFactor) : moisture);
-  const zoneMoisture = zones.map(({ zone }) => asSet(waiting.hairMoistureOf(zone, room, 1) + productWater));
-  const aboveRoom = Math.max(...zoneMoisture) - restingRegain(room.relativeHumidity, porosityFactor);
-  return {
-    waiting,
-    uncertain: {
-      zones,
-      room,
-      steps: thenInAir(brief.drying),
-      porosityFactor,
-      filmResistanceSM: filmResistanceSM(doses, dryMass),
-      hairMoistureOf: (i, drawnRoom, pickUp) => waiting.hairMoistureOf(zones[i]!.zone, drawnRoom, pickUp),
-      productWaterPerG: productWater,
-      asSet,
-      rate: { ...brief.dryingRate, lnSd: Math.hypot(brief.dryingRate.lnSd, littleWaterSd(aboveRoom)) },
-      horizonH: HORIZON_H,
-    },
+  const uncertain: UncertainDrying = {
+    zones,
+    room,
+    steps: thenInAir(brief.drying),
+    porosityFactor,
+    filmResistanceSM: filmResistanceSM(doses, dryMass),
+    startState: brief.set.startState,
+    lostWaiting: zones.map(({ zone }) => waiting.lostWaiting(zone)),
+    productWaterPerG: productWaterPerG(doses, dryMass),
+    blotted: brief.set.blotted,
+    rate: brief.dryingRate,
+    horizonH: HORIZON_H,
   };
+  const wettest = Math.max(...zones.map((_, i) => startMoistureOf(uncertain, i, room)));
+  const aboveRoom = wettest - restingRegain(room.relativeHumidity, porosityFactor);
+  const lnSd = Math.hypot(brief.dryingRate.lnSd, littleWaterSd(aboveRoom));
+  return { waiting, uncertain: { ...uncertain, rate: { ...brief.dryingRate, lnSd } } };
 }
 
 /** Nothing drawn: the head, room and hands that are the likeliest. */
 const likeliest = (what: UncertainDrying) => ({
   classes: handPartedClasses(what.zones, (i) => ({
     density: 1,
-    startMoisture: what.asSet(what.hairMoistureOf(i, what.room, 1) + what.productWaterPerG),
+    startMoisture: startMoistureOf(what, i, what.room),
     largestQuantile: 0.5,
   })),
   room: what.room,
@@ -237,7 +235,7 @@ export function dryingBasis(
 
 /** Draws heads `from` … `to` − 1 of a plan. Equal numbers give equal heads, so that draws can be added to. */
 export const drawHeads = (basis: DryingBasis, seed: number, from: number, to: number): DrawnTimes[] =>
-  Array.from({ length: to - from }, (_, i) => drawDrying(basis.uncertain, seed, from + i));
+  drawnHeads(basis.uncertain, seed, from, to);
 
 /** 10–90 % band and middle of what was drawn. */
 function drawnSpread(hours: readonly number[]): Spread {
@@ -254,10 +252,11 @@ export function dryingForecast(
     drawn.length > 0
       ? beliefFromDraws(
           all,
-          drawn.map((head) => head.allH),
+          drawn,
+          uncertain.zones.map(({ zone }) => zone),
         )
       : beliefBefore({ uncertain });
-  const spreadOf = (level: Level | null, key: keyof DrawnTimes): Spread =>
+  const spreadOf = (level: Level | null, key: 'allH' | 'rootH' | 'endsH'): Spread =>
     drawn.length > 0
       ? drawnSpread(drawn.map((head) => head[key]))
       : drySpread(belief, level ? wholeHeadTimes(table, level) : all);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../tests/support/briefs';
-import { answerDraft, answerView } from './answer-view';
+import { answerDraft, answerView, drawTo } from './answer-view';
 import { chancesAt, dryingNow } from './drying-now';
 import { sectionsToFeel } from './sections-to-feel';
 import { layOutDay } from '../schedule/backward';
@@ -46,15 +46,15 @@ describe('a drying head as it is felt', () => {
     const again = answerDraft(aBrief({ set: { layers: [] } }), asked.value);
     expect(again.ok && again.value.layout).toBe(asked.value.layout);
     const other = answerDraft(aBrief({ set: { sections: 20 } }), asked.value);
-    expect(other.ok && other.value.drawn).toHaveLength(20);
+    expect(other.ok && other.value.sections).toHaveLength(20);
   });
 
   it('the first heads stay the same when more are drawn', () => {
     const asked = answerDraft(aBrief(), null);
     if (!asked.ok) throw new Error('the usual brief must be readable');
-    asked.value.drawTo(60);
+    drawTo(asked.value, 60);
     const early = asked.value.view(60).view.plan.drying;
-    asked.value.drawTo(120);
+    drawTo(asked.value, 120);
     expect(asked.value.view(60).view.plan.drying).toEqual(early);
     expect(asked.value.view(120).view.plan.drying.draws).toBe(120);
     expect(asked.value.view(0).view.plan.drying.draws).toBe(0);

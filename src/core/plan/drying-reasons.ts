@@ -1,7 +1,6 @@
-import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '../coefficients/hair';
+import { DENSITY_PER_CM2, STRAND_UM } from '../coefficients/hair';
 import type { UncertainDrying } from '../drying/draws';
 import { air } from '../drying-methods/air';
-import { blotted, hairMoisture } from '../drying/start-moisture';
 import { techniqueOf } from '../techniques';
 import type { Reason } from '../wear/reason';
 import { startStates } from '../coefficients/start-states';
@@ -35,9 +34,8 @@ export function dryingReasons(
   sections: readonly SectionPlan[],
   { uncertain, waiting }: DryingBasis,
 ): Reason[] {
-  const { set, head, room } = brief;
+  const { set, room } = brief;
   const technique = techniqueOf(set.technique);
-  const porosityFactor = POROSITY[head.porosity].boundWater;
   const usualCount = technique.usualSections;
   const hoursOf = (what: UncertainDrying) => hoursToDry(what, what.rate.median);
   const whole = hoursOf(uncertain);
@@ -54,15 +52,9 @@ export function dryingReasons(
     [
       'start-state',
       startStates[set.startState].phrase,
-      set.startState === 'damp'
-        ? null
-        : { hairMoistureOf: (_, own, pickUp) => hairMoisture('damp', porosityFactor, own, pickUp) },
+      set.startState === 'damp' ? null : { startState: 'damp', lostWaiting: [] },
     ],
-    [
-      'blotting',
-      'not blotted once the products were in',
-      set.blotted ? null : { asSet: (moisture) => blotted(moisture, porosityFactor) },
-    ],
+    ['blotting', 'not blotted once the products were in', set.blotted ? null : { blotted: true }],
     [
       'section-size',
       set.sections < usualCount

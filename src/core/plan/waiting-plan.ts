@@ -35,8 +35,8 @@ export interface WaitingPlan {
   readonly remistEveryMin: number | null;
   /** Hours before the end of installing at which a zone's sections are set, on the mean. */
   readonly setBeforeEndH: (zone: Zone) => number;
-  /** Moisture of a zone's hair as it is set, before product, in a room and with that much pick-up. */
-  readonly hairMoistureOf: (zone: Zone, room: Room, pickUp: number) => number;
+  /** Water that a zone's hair lost while it waited its turn, g per g. */
+  readonly lostWaiting: (zone: Zone) => number;
 }
 
 /** The zones that lie in a quarter of the head. */
@@ -139,21 +139,20 @@ export function planWaiting(
     midMin.set(zone, inZone.reduce((sum, s) => sum + (s.fromMin + s.untilMin) / 2, 0) / inZone.length);
   }
   const asUsual = hairMoisture(startState, porosityFactor, room);
-  const lostShare = new Map<Zone, number>();
+  const lost = new Map<Zone, number>();
   for (const zone of present) {
     const left = isMistedInTurn
       ? asUsual
       : Math.min(asUsual, waitedMoisture(hair, zone, midMin.get(zone)! / 60));
     // Misted when it asks for it, waiting hair is on the mean half way between wet and the floor at the driest.
     const most = hair.floor === null ? Infinity : Math.max(0, asUsual - hair.floor) / 2;
-    lostShare.set(zone, Math.min(most, asUsual - left));
+    lost.set(zone, Math.min(most, asUsual - left));
   }
   return {
     installMin,
     quadrants,
     remistEveryMin: limits ? limits.meanH * 60 : null,
     setBeforeEndH: (zone) => (installMin - (midMin.get(zone) ?? installMin)) / 60,
-    hairMoistureOf: (zone, drawnRoom, pickUp) =>
-      Math.max(0, hairMoisture(startState, porosityFactor, drawnRoom, pickUp) - (lostShare.get(zone) ?? 0)),
+    lostWaiting: (zone) => lost.get(zone) ?? 0,
   };
 }

@@ -33,7 +33,7 @@ export function DryLine({
   const y = (chance: number) => HEIGHT - 4 - (HEIGHT - 12) * chance;
   const curve = Array.from({ length: POINTS + 1 }, (_, i) => {
     const hours = (endH * i) / POINTS;
-    return `${x(hours).toFixed(1)} ${y(chanceDry(now.belief, now.whole, hours)).toFixed(1)}`;
+    return `${x(hours).toFixed(1)} ${y(chanceDry(now.belief, now.dryTimes.whole, hours)).toFixed(1)}`;
   });
   const readyH = readyMs === null ? null : (readyMs - installedAtMs) / HOUR_MS;
   return (
@@ -41,7 +41,7 @@ export function DryLine({
       <svg
         viewBox={`0 -4 ${WIDTH} ${HEIGHT + 8}`}
         role="img"
-        aria-label={`Chance of being dry over time; now ${formatChance(chanceDry(now.belief, now.whole, Math.max(0, nowH)))}`}
+        aria-label={`Chance of being dry over time; now ${formatChance(chanceDry(now.belief, now.dryTimes.whole, Math.max(0, nowH)))}`}
       >
         <path d={`M0 ${HEIGHT}L${curve.join('L')}L${WIDTH} ${HEIGHT}Z`} className={styles.dryArea} />
         <path d={`M${curve.join('L')}`} className={styles.dryCurve} />

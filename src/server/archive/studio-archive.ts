@@ -7,6 +7,7 @@ import { displaySettings, readDisplay } from '@/core/formats/display';
 import { fieldErrors, type Checked, type FieldError } from '@/core/formats/field-error';
 import { planFile } from '@/core/formats/plan-file';
 import { isTimeZone, readBrief } from '@/core/formats/read-brief';
+import { ZONES } from '@/core/hair/zone';
 import { MAX_TIME_MS } from '@/core/formats/time-bounds';
 import { runEventInput } from '@/core/run/run-event';
 import { AppError } from '../errors';
@@ -97,6 +98,15 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   dryingBelief: z.strictObject({
     lnRates: z.array(z.number()).max(500),
     weights: z.array(z.number()).max(500),
+    heads: z
+      .strictObject({
+        weights: z.array(z.number()).max(2000),
+        lnRates: z.array(z.number()).max(2000),
+        zones: z.array(z.enum(ZONES)).max(ZONES.length),
+        placesH: z.array(z.array(z.number()).max(3 * ZONES.length)).max(2000),
+      })
+      .nullable()
+      .optional(),
   }),
   layerProductIds: z.array(z.string().max(64).nullable()).max(8),
   conditions: z.array(z.string().max(40)).max(20),

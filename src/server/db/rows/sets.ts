@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
+import { ZONES } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
 import type { Reader } from '../client';
@@ -33,7 +34,20 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
 }
 
 const layerIds = z.array(z.string().nullable());
-const belief = z.looseObject({ lnRates: z.array(z.number()), weights: z.array(z.number()) });
+const belief = z.looseObject({
+  lnRates: z.array(z.number()),
+  weights: z.array(z.number()),
+  // Beliefs of older models were kept without their heads.
+  heads: z
+    .object({
+      weights: z.array(z.number()),
+      lnRates: z.array(z.number()),
+      zones: z.array(z.enum(ZONES)),
+      placesH: z.array(z.array(z.number())),
+    })
+    .nullable()
+    .default(null),
+});
 
 /** The set that a plan was begun as, or null. */
 export async function setOfPlan(
