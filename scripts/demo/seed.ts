@@ -17,10 +17,15 @@ import { addEvents } from '@/server/db/rows/set-log';
 import { startSet } from '@/server/db/rows/set-commands';
 import { endSet, saveWearDay } from '@/server/db/rows/wear';
 import { createStudio, currentStudio, type Studio } from '@/server/db/rows/studios';
-import { products as productsTable, studios, tools as toolsTable } from '@/server/db/schema';
+import {
+  dryers as dryersTable,
+  products as productsTable,
+  studios,
+  tools as toolsTable,
+} from '@/server/db/schema';
 import { eq } from 'drizzle-orm';
 import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
-import { HEADS, MIX, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
+import { DRYERS, HEADS, MIX, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
 
 /** Heads drawn for a demo forecast: plenty for its band. */
 const DEMO_DRAWS = 200;
@@ -222,6 +227,9 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
       {},
       longAgo,
     );
+    for (const dryer of DRYERS) {
+      await tx.insert(dryersTable).values({ id: newId(longAgo), studioId, ...dryer });
+    }
     for (const tool of TOOLS) {
       await tx.insert(toolsTable).values({ id: newId(longAgo), studioId, ...tool });
     }

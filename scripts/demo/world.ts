@@ -292,6 +292,14 @@ export const MIX = {
   notes: 'Stir the cream into the gel, never the other way round.',
 } as const;
 
+/** What the studio dries with: a strong hood, an older one, a fan and a diffuser. */
+export const DRYERS = [
+  { kind: 'hood', name: 'Tall hood', airSpeedMS: 2.2, airC: 56, count: 1 },
+  { kind: 'hood', name: 'Soft bonnet hood', airSpeedMS: 1.1, airC: 50, count: 1 },
+  { kind: 'fan', name: 'Window fan', airSpeedMS: 1, airC: null, count: 1 },
+  { kind: 'diffuser', name: 'Bowl diffuser', airSpeedMS: 2.2, airC: 55, count: 2 },
+] as const;
+
 export const TOOLS = [
   { kind: 'rod', diameterMm: 10, workingLengthMm: 70, owned: 24, swatch: '#c95f3c' },
   { kind: 'rod', diameterMm: 13, workingLengthMm: 75, owned: 36, swatch: '#e0b83f' },

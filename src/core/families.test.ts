@@ -18,6 +18,7 @@ const formOf = (id: (typeof TECHNIQUE_IDS)[number], hairCount: number, lengthMm:
     lengthCm: lengthMm / 10,
     coilDiameterMm: 6,
     shrinkage: 0.6,
+    packed: 1,
   });
   return technique.form(hair, technique.tool ? toolKinds[technique.tool].usual : null);
 };

@@ -117,7 +117,11 @@ describe('choices', () => {
   it('a first plan adds up and is for tomorrow at nine', () => {
     const now = Date.UTC(2026, 9, 24, 23, 30);
     expect(tomorrowMorning(now, 'Europe/Lisbon')).toBe('2026-10-26T09:00');
-    expect(answerBrief(usualPlan('Wren', aBrief().head, {}, 'Europe/Lisbon', now).brief).ok).toBe(true);
+    expect(
+      answerBrief(
+        usualPlan('Wren', aBrief().head, {}, { timeZone: 'Europe/Lisbon', hand: 'firm' }, now).brief,
+      ).ok,
+    ).toBe(true);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
+import type { HandId } from '../coefficients/hands';
 import type { NightCareId } from '../coefficients/night-care';
 import type { PrepStepId } from '../coefficients/prep-steps';
 import type { StartStateId } from '../coefficients/start-states';
@@ -46,6 +47,7 @@ export interface Brief {
     readonly brushedThrough: boolean;
     /** Pressed with a towel once the products are in. */
     readonly blotted: boolean;
+    readonly hand: HandId;
   };
   readonly zones: PerZone<ZoneSet>;
   readonly parting: {
@@ -64,12 +66,14 @@ export interface Brief {
     readonly temperatureC: number;
     readonly relativeHumidity: number;
     readonly dewPointOutsideC: number;
+    /** Small, and shut while hair dries in it. */
+    readonly closed: boolean;
   };
   /** Steps before the set; null for the usual ones in one. */
   readonly prep: readonly { readonly step: PrepStepId; readonly minutes: number }[] | null;
   /** Hours that are kept free of hands-on work; null for none. */
   readonly sleep: SleepHours | null;
-  /** At least one step; the last goes on until everything is dry. */
+  /** At least one step. */
   readonly drying: readonly DryingStep[];
   /** Hands-on time over the usual: above 1 is slower. */
   readonly pace: LearntMultiplier;

@@ -75,6 +75,15 @@ export const airAtHair = coefficients({
   rootShapeHigh: [1.6, '–', 1.3, 2, 'A', 'nor freed further than this by short'],
   hiddenRadiation: [0.5, '–', 0.3, 0.7, 'A', 'share of its surroundings that a root or knot sees'],
   openRadiation: [0.9, '–', 0.8, 1, 'A', 'share of them that the rest sees'],
+  closedHumidity: [
+    0.06,
+    'share',
+    0.03,
+    0.15,
+    'A',
+    'added to the humidity of a small room that is shut while hair dries in it',
+  ],
+  closedMovement: [0.75, '×', 0.5, 1, 'A', 'air movement in it'],
   convectionShare: [0.6, '–', 0.4, 0.8, 'A', 'of air over wet-bulb temperature, what drives air by itself'],
 });
 

@@ -41,6 +41,16 @@ export interface ShelfProduct {
   readonly ingredients: string;
 }
 
+/** A fan, hood or diffuser as the plan desk offers it. */
+export interface ShelfDryer {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly airSpeedMS: number;
+  readonly airC: number | null;
+  readonly count: number;
+}
+
 /** A size of tool as the plan desk offers it. */
 export interface ShelfTool {
   readonly id: string;

@@ -4,6 +4,7 @@ export const air = defineDryingMethod({
   id: 'air',
   label: 'Open air',
   phrase: 'in open air',
+  dryer: null,
   isBlown: false,
   airC: null,
   airSpeedMS: 0.12,

@@ -4,6 +4,7 @@ export const bonnet = defineDryingMethod({
   id: 'bonnet',
   label: 'Satin bonnet, asleep',
   phrase: 'under a satin bonnet',
+  dryer: null,
   isBlown: false,
   airC: null,
   airSpeedMS: 0.03,

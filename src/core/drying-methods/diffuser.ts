@@ -4,6 +4,7 @@ export const diffuser = defineDryingMethod({
   id: 'diffuser',
   label: 'Diffuser',
   phrase: 'with a diffuser',
+  dryer: 'diffuser',
   isBlown: true,
   airC: 55,
   airSpeedMS: 2.2,

@@ -4,6 +4,7 @@ export const hoodCool = defineDryingMethod({
   id: 'hood-cool',
   label: 'Cool hood',
   phrase: 'under the hood on cool',
+  dryer: 'hood',
   isBlown: true,
   airC: 44,
   airSpeedMS: 2,

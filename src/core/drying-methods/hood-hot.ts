@@ -4,6 +4,7 @@ export const hoodHot = defineDryingMethod({
   id: 'hood-hot',
   label: 'Hot hood',
   phrase: 'under the hood on hot',
+  dryer: 'hood',
   isBlown: true,
   airC: 58,
   airSpeedMS: 2,

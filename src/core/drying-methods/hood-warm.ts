@@ -4,6 +4,7 @@ export const hoodWarm = defineDryingMethod({
   id: 'hood-warm',
   label: 'Warm hood',
   phrase: 'under the hood on warm',
+  dryer: 'hood',
   isBlown: true,
   airC: 50,
   airSpeedMS: 2,

@@ -1,6 +1,7 @@
 import { air } from './air';
 import { bonnet } from './bonnet';
 import { diffuser } from './diffuser';
+import { fan } from './fan';
 import { hoodCool } from './hood-cool';
 import { hoodHot } from './hood-hot';
 import { hoodWarm } from './hood-warm';
@@ -9,6 +10,7 @@ import type { DryingMethod } from './method';
 /** Every way of drying, by id, in the order shown. */
 export const dryingMethods = {
   [air.id]: air,
+  [fan.id]: fan,
   [bonnet.id]: bonnet,
   [hoodHot.id]: hoodHot,
   [hoodWarm.id]: hoodWarm,

@@ -24,6 +24,8 @@ export interface UncertainDrying {
   readonly productWaterPerG: number;
   /** Pressed with a towel once the products are in. */
   readonly blotted: boolean;
+  /** × the air movement that is usual. */
+  readonly movement: number;
   /** Belief in the head's drying rate. */
   readonly rate: { readonly median: number; readonly lnSd: number };
   readonly horizonH: number;
@@ -103,7 +105,7 @@ function drawnHead(what: UncertainDrying, point: (direction: number) => number, 
     filmResistanceSM: what.filmResistanceSM,
     rate,
     horizonH: what.horizonH,
-    supply: { movement, hotAirK },
+    supply: { movement: movement * what.movement, hotAirK },
     stepScale: 2.4,
     timesOnly: true,
     untilDry: true,

@@ -1,5 +1,4 @@
 import { chanceDry } from '../drying/rate-belief';
-import { WETTEST_ROOM } from '../drying/start-moisture';
 import type { WaitingHair } from '../drying/waiting';
 import type { Zone } from '../hair/zone';
 import { layOutDay, type PrepPart } from '../schedule/backward';
@@ -12,7 +11,7 @@ import { zoneShares } from '../parting/zone-outlines';
 import type { Brief } from '../brief/brief';
 import { dosesOf } from '../plan/dosing';
 import type { Dose } from '../products/dose';
-import { beliefBefore, dampAtTakedown, dryingBasis, readyToDry } from '../plan/drying-forecast';
+import { beliefBefore, dampAtTakedown, dryingBasis, dryingRoom, readyToDry } from '../plan/drying-forecast';
 import { prepParts, prepWorkMin } from '../plan/prep-parts';
 import { planSections, type SectionPlan } from '../plan/section-forecasts';
 import { resultOf } from '../plan/set-result';
@@ -172,10 +171,7 @@ export class QuickForecaster {
     const brief = isAlike ? alike : briefOf(this.base, candidate, [], zones);
     const sections = isAlike ? alikeSections : planSections(brief, layout);
     if (!isAlike && zoneVerdicts(brief, sections).some(({ problem }) => problem !== null)) return null;
-    const room = {
-      temperatureC: brief.room.temperatureC,
-      relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
-    };
+    const room = dryingRoom(brief.room);
     const hair = this.hair.get(candidate.startState) ?? clippedHair(brief, sections, room);
     this.hair.set(candidate.startState, hair);
     const waiting = planWaiting(brief, sections, room, hair);

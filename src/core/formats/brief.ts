@@ -7,6 +7,7 @@ import {
   TOOL_RANGES,
   USUAL_HEAD,
   USUAL_ROOM,
+  DRYER_RANGES,
 } from './ranges';
 import { ENDS_METHOD_IDS, ROOT_METHOD_IDS } from '../coefficients/root-and-ends';
 import { POROSITY, type Porosity } from '../coefficients/hair';
@@ -15,6 +16,7 @@ import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
 import { PREP_STEP_IDS } from '../coefficients/prep-steps';
 import { START_STATE_IDS } from '../coefficients/start-states';
+import { HAND_IDS } from '../coefficients/hands';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { ZONES } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
@@ -122,6 +124,7 @@ export const setInput = z
     tool: toolInput.nullable().optional(),
     layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
     brushedThrough: z.boolean().default(false),
+    hand: choice('hand', HAND_IDS).default('usual').describe('how tightly it is worked'),
     blotted: z.boolean().default(true).describe('pressed with a towel once the products are in'),
     zones: perZone(() => zoneInput).optional(),
   })
@@ -139,6 +142,10 @@ export const roomInput = z.strictObject({
   dewPointOutsideC: within('dew point outdoors', ROOM_RANGES.dewPointOutsideC, '°C').default(
     USUAL_ROOM.dewPointOutsideC,
   ),
+  closed: z
+    .boolean()
+    .default(false)
+    .describe('a small room that is shut while hair dries in it, such as a bathroom'),
 });
 
 /** How it is taken down and looked after. */
@@ -149,10 +156,14 @@ export const wearInput = z.strictObject({
   hands: choice('hands at takedown', ['oiled', 'bare'] as const).default('oiled'),
 });
 
-/** One step of drying. The last goes on until it is dry. */
+/** One step of drying; it lasts as long as it says. */
 export const dryingInput = z.strictObject({
   method: choice('drying method', DRYING_METHOD_IDS),
   hours: within('drying time', SET_RANGES.dryingHours, 'h'),
+  airSpeedMS: within('air speed at the hair', DRYER_RANGES.airSpeedMS, 'm/s')
+    .optional()
+    .describe('of the machine at hand; that of the method when left out'),
+  airC: within('air temperature at the hair', DRYER_RANGES.airC, '°C').optional().describe('the same'),
 });
 
 /** One step before the set. */

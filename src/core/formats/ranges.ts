@@ -35,6 +35,13 @@ export const TOOL_RANGES = {
   owned: { low: 0, high: 1000 },
 } as const satisfies Record<string, Range>;
 
+/** What fans, hoods and diffusers give at the hair. */
+export const DRYER_RANGES = {
+  airSpeedMS: { low: 0.2, high: 8 },
+  airC: { low: 20, high: 75 },
+  count: { low: 0, high: 50 },
+} as const satisfies Record<string, Range>;
+
 /** What is put on a head, and how products state hold and weight. */
 export const LAYER_RANGES = {
   grams: { low: 0, high: 500 },

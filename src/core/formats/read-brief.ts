@@ -2,6 +2,7 @@ import { Temporal } from 'temporal-polyfill';
 import { HEAD_RANGES, USUAL_HEAD } from './ranges';
 import { prepSteps } from '../coefficients/prep-steps';
 import { DRYING_METHOD_IDS, dryingMethods } from '../drying-methods';
+import { withOutput } from '../drying-methods/method';
 import { ponytailDensityPerCm2, scalpAreaCm2, type Head } from '../hair/head';
 import { perZone, ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
@@ -134,6 +135,7 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
     layers: set.layers,
     brushedThrough: set.brushedThrough,
     blotted: set.blotted,
+    hand: set.hand,
   };
 }
 
@@ -265,7 +267,10 @@ export function readBrief(raw: unknown): Checked<Brief> {
         : null,
       drying:
         input.drying.length > 0
-          ? input.drying.map(({ method, hours }) => ({ method: dryingMethods[method], hours }))
+          ? input.drying.map(({ method, hours, ...output }) => ({
+              method: withOutput(dryingMethods[method], output),
+              hours,
+            }))
           : [{ method: dryingMethods[DRYING_METHOD_IDS[0]!], hours: 0 }],
       pace: input.pace,
       dryingRate: input.dryingRate,

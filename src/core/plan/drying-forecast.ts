@@ -1,4 +1,5 @@
-import { drying, dryness, unsure } from '../coefficients/drying';
+import { airAtHair, drying, dryness, unsure } from '../coefficients/drying';
+import { hands, type HandId } from '../coefficients/hands';
 import { POROSITY } from '../coefficients/hair';
 import { drawnHeads, startMoistureOf, type DrawnTimes, type UncertainDrying } from '../drying/draws';
 import { dryRun } from '../drying/dry-run';
@@ -24,6 +25,7 @@ import {
   type TimesByRate,
 } from '../drying/rate-belief';
 import { handPartedClasses, type ZoneSections } from '../drying/section-classes';
+import type { Room } from '../drying/air-at-hair';
 import { restingRegain } from '../drying/dry-threshold';
 import { filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/start-moisture';
 import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
@@ -85,9 +87,10 @@ export const wholeHeadTimes = (table: RateTable, level?: Level): TimesByRate => 
 });
 
 /** How the sections of one zone lie for drying. */
-function shapeOf({ technique: id, rootMethod }: ZoneSet) {
+function shapeOf({ technique: id, rootMethod }: ZoneSet, hand: HandId) {
   const technique = techniqueOf(id);
-  return (rootMethods[rootMethod].isPlaited && technique.plaitedRootShape) || technique.dryingShape;
+  const shape = (rootMethods[rootMethod].isPlaited && technique.plaitedRootShape) || technique.dryingShape;
+  return { ...shape, packing: shape.packing * hands[hand].packing };
 }
 
 function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: WaitingPlan): ZoneSections[] {
@@ -108,7 +111,7 @@ function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: W
         hairsPerCm2: brief.head.densityPerCm2,
         strandUm: brief.head.strandDiameterUm,
         lengthCm: brief.head.stretchedLengthCm[zone],
-        shape: shapeOf(set),
+        shape: shapeOf(set, brief.set.hand),
         rod:
           set.tool && set.tool.kind !== 'end-rod'
             ? rod(woundWidthMm(inZone, set.tool.workingLengthMm))
@@ -126,6 +129,12 @@ const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number)
   const mean = axial.reduce((sum, mm) => sum + mm, 0) / axial.length;
   return Math.min(workingLengthMm, Math.max(END_ROD_WIDTH_MM, drying.value.spreadOnRod * mean));
 };
+
+/** The room that hair dries in: a small one that is shut grows damper than it was. */
+export const dryingRoom = ({ temperatureC, relativeHumidity, closed }: Brief['room']): Room => ({
+  temperatureC,
+  relativeHumidity: Math.min(WETTEST_ROOM, relativeHumidity + (closed ? airAtHair.value.closedHumidity : 0)),
+});
 
 /** What of a plan's drying is known before its day is laid out. */
 export interface ReadyToDry {
@@ -161,10 +170,7 @@ export function readyToDry(
 ): ReadyToDry {
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
   const dryMass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  const room = {
-    temperatureC: brief.room.temperatureC,
-    relativeHumidity: Math.min(WETTEST_ROOM, brief.room.relativeHumidity),
-  };
+  const room = dryingRoom(brief.room);
   const waiting = known?.waiting ?? planWaiting(brief, sections, room);
   const zones = zoneSections(brief, sections, waiting);
   const uncertain: UncertainDrying = {
@@ -177,6 +183,7 @@ export function readyToDry(
     lostWaiting: zones.map(({ zone }) => waiting.lostWaiting(zone)),
     productWaterPerG: productWaterPerG(doses, dryMass),
     blotted: brief.set.blotted,
+    movement: brief.room.closed ? airAtHair.value.closedMovement : 1,
     rate: brief.dryingRate,
     horizonH: HORIZON_H,
   };
@@ -198,6 +205,7 @@ const likeliest = (what: UncertainDrying) => ({
   porosityFactor: what.porosityFactor,
   startMoisture: 0,
   filmResistanceSM: what.filmResistanceSM,
+  supply: { movement: what.movement, hotAirK: 0 },
 });
 
 /** Steps long enough for a figure that is compared, and not shown. */

@@ -1,3 +1,4 @@
+import { hands } from '../coefficients/hands';
 import { dryMassG, meanSurvival } from '../hair/dry-mass';
 import { scalpAreaCm2 } from '../hair/head';
 import type { Zone } from '../hair/zone';
@@ -40,8 +41,9 @@ export interface SectionPlan {
 }
 
 /** What the hair of a section brings, before anything is done with it. */
-export const sourceOf = ({ head }: Brief, zone: Zone, sectionCm2: number): BundleSource => ({
+export const sourceOf = ({ head, set }: Brief, zone: Zone, sectionCm2: number): BundleSource => ({
   sectionCm2,
+  packed: hands[set.hand].packing,
   densityPerCm2: head.densityPerCm2,
   strandUm: head.strandDiameterUm,
   lengthCm: head.stretchedLengthCm[zone],

@@ -10,13 +10,15 @@ export interface BundleSource {
   readonly lengthCm: number;
   readonly coilDiameterMm: number;
   readonly shrinkage: number;
+  /** × the packing that is usual, by the hand that works it. */
+  readonly packed: number;
 }
 
 /** A section of hair as a technique takes it up (set-geometry §3). */
 export function bundleOf(technique: Technique, source: BundleSource): HairInSet {
   const { ropes, packing } = technique.coefficients.value;
   const hairCount = source.densityPerCm2 * source.sectionCm2;
-  const grossMm2 = (hairCount * strandAreaMm2(source.strandUm)) / packing;
+  const grossMm2 = (hairCount * strandAreaMm2(source.strandUm)) / (packing * source.packed);
   return {
     hairCount,
     lengthMm: source.lengthCm * 10,

@@ -15,6 +15,7 @@ const source = (change: Partial<BundleSource> = {}): BundleSource => ({
   lengthCm: 25,
   coilDiameterMm: 6,
   shrinkage: 0.6,
+  packed: 1,
   ...change,
 });
 

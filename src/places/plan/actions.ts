@@ -43,7 +43,7 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
   const studioId = actor.studio.id;
   const head = await findHead(database.db, studioId, input.headId);
   if (!head) throw new AppError('not-found');
-  const content = usualPlan(head.name, head.measurement.head, head.schools, actor.studio.timeZone, nowMs);
+  const content = usualPlan(head.name, head.measurement.head, head.schools, actor.studio, nowMs);
   const id = await database.write((tx) =>
     createPlan(
       tx,

@@ -27,7 +27,7 @@ import { ForecastPanel } from './forecast-panel';
 import { FromTheShelf } from './from-the-shelf';
 import { stretched, withOption } from '@/core/draft/edits';
 import { wholeSetLabel } from '@/core/draft/labels';
-import type { DraftBrief, PlanContent, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
+import type { DraftBrief, PlanContent, ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
 import styles from './plan-desk.module.css';
 import { useDraft } from './use-draft';
 import { useForecast } from './use-forecast';
@@ -52,6 +52,7 @@ export interface PlanDeskProps {
   readonly hasNewerMeasurement: boolean;
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
+  readonly dryers: readonly ShelfDryer[];
   readonly reserved: readonly (readonly [string, number])[];
   readonly currency: string;
   readonly handUnits: WeighedUnits;
@@ -178,6 +179,7 @@ export function PlanDesk(props: PlanDeskProps) {
           products={props.products}
           allergies={props.head.allergies}
           tools={props.tools}
+          dryers={props.dryers}
           handUnits={actions.handUnits}
           schools={actions.schools}
           onSchool={actions.takeSchool}

@@ -8,7 +8,7 @@ import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { countPlans, findPlan, listOpenPlans, pageOfPlans, PLAN_ORDERS } from '@/server/db/rows/plans';
 import { listSets } from '@/server/db/rows/set-lists';
 import { setOfPlan } from '@/server/db/rows/sets';
-import { listProducts, listTools } from '@/server/db/rows/shelf';
+import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
 import { reservedFor } from '@/core/shelf/reserved';
 import { askedList } from '@/ui/shell/list-asked';
 import { cache } from 'react';
@@ -31,6 +31,7 @@ export const loadPlan = cache((id: string) =>
       hasNewerMeasurement: head.measurement.id !== plan.measurementId,
       products: await listProducts(database.db, studioId),
       tools: await listTools(database.db, studioId),
+      dryers: await listDryers(database.db, studioId),
       reserved: [
         ...reservedFor(
           { id, readyMs: read.ok ? read.value.wearByMs : null },

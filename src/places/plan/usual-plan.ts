@@ -1,5 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
 import { withSchools, type ChosenSchools } from '@/core/schools/schools';
+import type { HandId } from '@/core/coefficients/hands';
 import type { HeadInput } from '@/core/formats/brief';
 import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
 import type { DraftBrief } from '@/core/draft/draft-brief';
@@ -21,7 +22,7 @@ export function usualPlan(
   headName: string,
   head: HeadInput,
   schools: ChosenSchools,
-  timeZone: string,
+  { timeZone, hand }: { readonly timeZone: string; readonly hand: HandId },
   nowMs: number,
 ): { title: string; brief: DraftBrief; layerProductIds: (string | null)[] } {
   const brief: DraftBrief = {
@@ -34,6 +35,7 @@ export function usualPlan(
       rootMethod: twoStrandTwist.rootMethods[0],
       endsMethod: twoStrandTwist.endsMethods[0],
       startState: 'damp',
+      hand,
       layers: [{ role: 'leave-in' }, { role: 'mousse' }],
     },
     room: { temperatureC: 22, relativeHumidity: 0.5, dewPointOutsideC: 12 },

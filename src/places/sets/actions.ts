@@ -142,7 +142,7 @@ export const enterSet = action(enterSetInput, async (call) => {
     if (i > 0 && ms < times[i - 1]!.ms) throw invalid(path, 'this is before what comes before it');
   });
   const at = Object.fromEntries(times.map(({ path, ms }) => [path, ms])) as Record<string, number>;
-  const { brief } = usualPlan(head.name, head.measurement.head, head.schools, timeZone, at.begun!);
+  const { brief } = usualPlan(head.name, head.measurement.head, head.schools, actor.studio, at.begun!);
   const { prep: _, sleep: __, wearBy: ___, ...plain } = brief;
   const told = {
     ...plain,

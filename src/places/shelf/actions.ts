@@ -9,6 +9,7 @@ import {
   findMix,
   listProducts,
   makeBatch as makeBatchRow,
+  saveDryer as saveDryerRow,
   saveMix as saveMixRow,
   saveProduct as saveProductRow,
   saveTool as saveToolRow,
@@ -21,6 +22,7 @@ import { AppError } from '@/server/errors';
 import {
   batchInput,
   currencyInput,
+  saveDryerInput,
   saveMixInput,
   saveProductInput,
   saveToolInput,
@@ -40,6 +42,14 @@ export const saveProduct = action(saveProductInput, async ({ input, actor, datab
 export const saveTool = action(saveToolInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
   const id = await database.write((tx) => saveToolRow(tx, actor.studio.id, saved, card, nowMs));
+  revalidatePath('/shelf');
+  return { id };
+});
+
+/** Keeps a fan, hood or diffuser, or changes it. */
+export const saveDryer = action(saveDryerInput, async ({ input, actor, database, nowMs }) => {
+  const { card, ...saved } = input;
+  const id = await database.write((tx) => saveDryerRow(tx, actor.studio.id, saved, card, nowMs));
   revalidatePath('/shelf');
   return { id };
 });

@@ -9,7 +9,16 @@ import { cache } from 'react';
 import { query } from '@/server/action';
 import { quickView } from '@/server/forecast-cache';
 import type { Reader } from '@/server/db/client';
-import { findMix, findProduct, findTool, listMixes, listProducts, listTools } from '@/server/db/rows/shelf';
+import {
+  findDryer,
+  findMix,
+  findProduct,
+  findTool,
+  listDryers,
+  listMixes,
+  listProducts,
+  listTools,
+} from '@/server/db/rows/shelf';
 import { findPlan, listOpenPlans } from '@/server/db/rows/plans';
 import { listPricedSets } from '@/server/db/rows/set-lists';
 
@@ -83,6 +92,7 @@ export const loadShelf = () =>
     return {
       products: await listProducts(database.db, studio.id),
       tools: await listTools(database.db, studio.id),
+      dryers: await listDryers(database.db, studio.id),
       mixes: await listMixes(database.db, studio.id),
       booked,
       priced: (await listPricedSets(database.db, studio.id, MOST_PRICED)).map(
@@ -114,6 +124,11 @@ export const loadCurrency = () => query(({ actor }) => Promise.resolve(actor.stu
 /** One tool for its form, or null. */
 export const loadTool = cache((id: string) =>
   query(({ actor, database }) => findTool(database.db, actor.studio.id, id)),
+);
+
+/** One dryer for its form, or null. */
+export const loadDryer = cache((id: string) =>
+  query(({ actor, database }) => findDryer(database.db, actor.studio.id, id)),
 );
 
 /** One mix, or null where it is gone; and what can go into it. */

@@ -20,7 +20,7 @@ export function ShelfForm({
   onSubmit,
   children,
 }: {
-  kind: 'product' | 'tool' | 'mix';
+  kind: 'product' | 'tool' | 'dryer' | 'mix';
   /** Null while it is new. */
   id: string | null;
   keep: string;

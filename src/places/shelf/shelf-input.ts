@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { LAYER_RANGES, TOOL_RANGES } from '@/core/formats/ranges';
+import { DRYER_RANGES, LAYER_RANGES, TOOL_RANGES } from '@/core/formats/ranges';
 import { CURRENCIES, MINOR_UNITS } from '@/core/formats/money';
 import { neededNumber, neededWhole, typedDay, typedNumber } from '@/core/formats/typed-field';
 import { choice } from '@/core/formats/field';
+import { DRYER_KINDS } from '@/core/drying-methods/method';
 import { ROLE_IDS } from '@/core/products';
 import { DRAWER_KIND_IDS } from '@/core/techniques/tool-kind';
 
@@ -47,6 +48,22 @@ export const toolForm = z.strictObject({
   swatch: z.string().regex(/^#[0-9a-f]{6}$/i, 'choose a colour'),
 });
 
+const { airSpeedMS, airC, count } = DRYER_RANGES;
+/** What the form of a dryer holds, and what is kept of it. */
+export const dryerForm = z
+  .strictObject({
+    kind: choice('kind of dryer', DRYER_KINDS),
+    name,
+    airSpeedMS: neededNumber('Air speed', airSpeedMS.low, airSpeedMS.high, 'm/s'),
+    airC: typedNumber('Air temperature', airC.low, airC.high, '°C'),
+    count: neededWhole('How many', count.low, count.high),
+  })
+  .refine(({ kind, airC: warmth }) => kind === 'fan' || warmth !== null, {
+    path: ['airC'],
+    error: 'Air temperature: what it blows at the hair, 20 to 75 °C',
+  })
+  .transform(({ airC: warmth, ...card }) => ({ ...card, airC: card.kind === 'fan' ? null : warmth }));
+
 const hasTwice = (ids: readonly string[]) => new Set(ids).size < ids.length;
 
 /** What the form of a mix holds. */
@@ -75,8 +92,9 @@ export const mixForm = z
 const saved = { id: id.nullable(), revision: z.int().min(0) };
 export const saveProductInput = z.strictObject({ ...saved, card: productForm });
 export const saveToolInput = z.strictObject({ ...saved, card: toolForm });
+export const saveDryerInput = z.strictObject({ ...saved, card: dryerForm });
 export const saveMixInput = z.strictObject({ ...saved, card: mixForm });
-export const takeOffInput = z.strictObject({ kind: z.enum(['product', 'tool', 'mix']), id });
+export const takeOffInput = z.strictObject({ kind: z.enum(['product', 'tool', 'dryer', 'mix']), id });
 export const batchInput = z.strictObject({ mixId: id, batchG: neededNumber('Batch', 1, 20_000, 'g') });
 export const currencyInput = z.strictObject({ currency: z.enum(CURRENCIES) });
 export const weighInput = z
@@ -93,4 +111,5 @@ export const weighInput = z
 
 export type ProductFormValues = z.input<typeof productForm>;
 export type ToolFormValues = z.input<typeof toolForm>;
+export type DryerFormValues = z.input<typeof dryerForm>;
 export type MixFormValues = z.input<typeof mixForm>;

@@ -5,6 +5,7 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatDay, formatMoney } from '@/ui/format';
 import { Page, Part } from '@/ui/shell/page';
 import { CurrencyChoice } from './currency-choice';
+import { DryerRows } from './dryer-rows';
 import { MixCard } from './mix-card';
 import { ProductRow } from './product-row';
 import { PricedWeight } from './priced-weight';
@@ -14,7 +15,7 @@ import { ToolRows } from './tool-rows';
 import styles from './shelf-page.module.css';
 
 /** What there is to set with, what is spoken for, and what it costs. */
-export function ShelfPage({ products, tools, mixes, booked, priced, currency, today, clock }: Shelf) {
+export function ShelfPage({ products, tools, dryers, mixes, booked, priced, currency, today, clock }: Shelf) {
   const kept = new Map<string, number>();
   for (const { check } of booked)
     for (const { id, needG } of check.products) kept.set(id, (kept.get(id) ?? 0) + needG);
@@ -87,6 +88,10 @@ export function ShelfPage({ products, tools, mixes, booked, priced, currency, to
           </div>
           {mixes.length === 0 && <p className={styles.quiet}>None yet.</p>}
           <LinkButton href="/shelf/mixes/new">New mix</LinkButton>
+        </Part>
+        <Part title="Dryers" note="what they blow at the hair">
+          <DryerRows dryers={dryers} />
+          <LinkButton href="/shelf/dryers/new">New dryer</LinkButton>
         </Part>
       </div>
       <Part title="What sets cost" note="products only, at the price when they were begun">

@@ -26,8 +26,8 @@ export const saveStudio = action(saveStudioInput, async ({ input, actor, databas
   await database.write(async (tx) => {
     const studio = await currentStudio(tx);
     if (!studio) throw new AppError('not-found');
-    const { name, timeZone, currency, display } = studio;
-    const now = { name, timeZone, currency, display: readDisplay(display) };
+    const { name, timeZone, currency, display, hand } = studio;
+    const now = { name, timeZone, currency, display: readDisplay(display), hand };
     if (JSON.stringify(now) !== JSON.stringify(input.before)) throw new AppError('conflict');
     await saveStudioRow(tx, actor.studio.id, input.card);
     if (input.card.timeZone !== timeZone)

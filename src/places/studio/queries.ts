@@ -31,10 +31,10 @@ function fileFacts() {
 /** The studio, its data and the copies of it. */
 export const loadStudio = () =>
   query(async ({ actor, database }) => {
-    const { name, timeZone, currency, display, isDemo } = actor.studio;
+    const { name, timeZone, currency, display, hand, isDemo } = actor.studio;
     const aside = await asideStudio(database.db);
     return {
-      card: { name, timeZone, currency, display: readDisplay(display) },
+      card: { name, timeZone, currency, display: readDisplay(display), hand },
       isDemo,
       aside: aside ? { name: aside.name, isDemo: aside.isDemo } : null,
       file: fileFacts(),

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { HAND_IDS, hands, type HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
 import { CURRENCIES, type Currency } from '@/core/formats/money';
 import { SelectField } from '@/ui/fields/select-field';
@@ -123,6 +124,12 @@ export function StudioForm({
         value={card.currency}
         options={CURRENCIES.map((currency) => ({ value: currency, label: currency }))}
         onChange={(currency) => change({ currency })}
+      />
+      <SelectField
+        label="How tightly you work"
+        value={card.hand}
+        options={HAND_IDS.map((id) => ({ value: id, label: hands[id].label }))}
+        onChange={(value) => change({ hand: value as HandId })}
       />
       {DISPLAY_KEYS.map((key) => {
         const { label, choices } = DISPLAY[key];

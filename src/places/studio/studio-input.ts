@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { HAND_IDS } from '@/core/coefficients/hands';
 import { displaySettings } from '@/core/formats/display';
 import { CURRENCIES } from '@/core/formats/money';
 import { isTimeZone } from '@/core/formats/read-brief';
@@ -15,6 +16,7 @@ export const studioCard = z.strictObject({
   timeZone,
   currency: z.enum(CURRENCIES),
   display: displaySettings,
+  hand: z.enum(HAND_IDS),
 });
 export type StudioCardInput = z.output<typeof studioCard>;
 

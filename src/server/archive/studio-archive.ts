@@ -1,7 +1,15 @@
 import { eq, getTableColumns, inArray, type Column } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
-import { HEAD_RANGES, LAYER_RANGES, TOOL_RANGES, WEAR_DAYS, type Range } from '@/core/formats/ranges';
+import { HAND_IDS } from '@/core/coefficients/hands';
+import {
+  DRYER_RANGES,
+  HEAD_RANGES,
+  LAYER_RANGES,
+  TOOL_RANGES,
+  WEAR_DAYS,
+  type Range,
+} from '@/core/formats/ranges';
 import { MAX_SECTIONS } from '@/core/parting/generate';
 import { displaySettings, readDisplay } from '@/core/formats/display';
 import { fieldErrors, type Checked, type FieldError } from '@/core/formats/field-error';
@@ -13,6 +21,7 @@ import { runEventInput } from '@/core/run/run-event';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
 import {
+  dryers,
   headMeasurements,
   headMerges,
   heads,
@@ -38,6 +47,7 @@ const TABLES = {
   mixes,
   products,
   tools,
+  dryers,
   plans,
   sets,
   setSections,
@@ -48,7 +58,7 @@ const TABLES = {
 
 type TableName = keyof typeof TABLES;
 /** Tables that older archives do not have. */
-const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges'];
+const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers'];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** Letters of any one text: far above what a form takes. */
@@ -64,7 +74,10 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   number: [1, MAX_SECTIONS],
   sectionNumber: [1, MAX_SECTIONS],
   ...Object.fromEntries(
-    Object.entries({ ...HEAD_RANGES, ...TOOL_RANGES }).map(([column, range]) => [column, ends(range)]),
+    Object.entries({ ...HEAD_RANGES, ...TOOL_RANGES, ...DRYER_RANGES }).map(([column, range]) => [
+      column,
+      ends(range),
+    ]),
   ),
   visibleLengthCm: [0, 150],
   waterShare: ends(LAYER_RANGES.waterShare),
@@ -170,6 +183,7 @@ export const studioArchive = z
       handUnits: z.record(z.string(), z.number()),
       currency: z.string().length(3).default('EUR'),
       display: displaySettings.prefault({}),
+      hand: z.enum(HAND_IDS).default('usual'),
     }),
     tables: z.strictObject({
       ...(Object.fromEntries(
@@ -209,6 +223,7 @@ export async function exportStudio(reader: Reader, studioId: string): Promise<St
       handUnits: studio.handUnits as Record<string, number>,
       currency: studio.currency,
       display: readDisplay(studio.display),
+      hand: studio.hand,
     },
     tables,
   };
@@ -314,10 +329,10 @@ const ROWS_A_STATEMENT = 200;
  * @throws AppError invalid when an entry is in another studio of this database already
  */
 export async function importStudio(tx: Tx, studioId: string, archive: StudioArchive): Promise<void> {
-  const { name, timeZone, handUnits, currency, display } = archive.studio;
+  const { name, timeZone, handUnits, currency, display, hand } = archive.studio;
   await tx
     .update(studios)
-    .set({ name, timeZone, handUnits, currency, display })
+    .set({ name, timeZone, handUnits, currency, display, hand })
     .where(eq(studios.id, studioId));
   for (const table of TABLE_NAMES) {
     const rows = archive.tables[table] as Row[];

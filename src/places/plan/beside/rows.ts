@@ -53,6 +53,7 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       products: context.products,
       allergies: '',
       tools: context.tools,
+      dryers: [],
       handUnits: context.handUnits,
       units: context.units,
       clock: context.clock,

@@ -6,7 +6,7 @@ import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/dr
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
-import type { DraftBrief } from '@/core/draft/draft-brief';
+import type { DraftBrief, ShelfDryer } from '@/core/draft/draft-brief';
 import styles from './drying-steps.module.css';
 
 export type DraftDrying = NonNullable<DraftBrief['drying']>;
@@ -14,12 +14,49 @@ export type DraftDrying = NonNullable<DraftBrief['drying']>;
 const METHODS = DRYING_METHOD_IDS.map((id) => ({ value: id, label: dryingMethods[id].label }));
 const MOST_STEPS = 6;
 
+/** One like most: what the method itself counts on. */
+const LIKE_MOST = 'usual';
+
+/** The machine of a step, where there are some of its kind. */
+function DryerChoice({
+  step,
+  dryers,
+  onChange,
+}: {
+  step: DraftDrying[number];
+  dryers: readonly ShelfDryer[];
+  onChange: (output: Pick<DraftDrying[number], 'airSpeedMS' | 'airC'>) => void;
+}) {
+  const { dryer } = dryingMethods[step.method];
+  const own = dryers.filter(({ kind }) => kind === dryer);
+  if (own.length === 0) return null;
+  const chosen = own.find(
+    ({ airSpeedMS, airC }) => airSpeedMS === step.airSpeedMS && (airC ?? undefined) === step.airC,
+  );
+  return (
+    <SelectField
+      label="With"
+      value={chosen?.id ?? LIKE_MOST}
+      options={[
+        { value: LIKE_MOST, label: 'one like most' },
+        ...own.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
+      onChange={(id) => {
+        const machine = own.find((one) => one.id === id);
+        onChange({ airSpeedMS: machine?.airSpeedMS, airC: machine?.airC ?? undefined });
+      }}
+    />
+  );
+}
+
 /** The drying steps in order. */
 export function DryingSteps({
   steps,
+  dryers,
   onChange,
 }: {
   steps: DraftDrying;
+  dryers: readonly ShelfDryer[];
   onChange: (steps: DraftDrying) => void;
 }) {
   const change = (at: number, step: Partial<DraftDrying[number]>) =>
@@ -34,7 +71,11 @@ export function DryingSteps({
             options={METHODS}
             onChange={(value) => {
               const method = value as DryingMethodId;
-              change(i, { method, hours: dryingMethods[method].usualHours });
+              onChange(
+                steps.map((before, j) =>
+                  j === i ? { method, hours: dryingMethods[method].usualHours } : before,
+                ),
+              );
             }}
           />
           <NumberField
@@ -46,6 +87,7 @@ export function DryingSteps({
             width={92}
             onCommit={(hours) => change(i, { hours })}
           />
+          <DryerChoice step={step} dryers={dryers} onChange={(output) => change(i, output)} />
           {steps.length > 1 && (
             <IconButton
               size="small"

@@ -2,7 +2,7 @@ import type { ChosenSchools, SchoolQuestionId } from '@/core/schools/schools';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { HairInSet } from '@/core/techniques/bundle';
-import type { PlanContent, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
+import type { PlanContent, ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
 
 /** What the choices of a plan are given. */
 export interface PlanChoicesProps {
@@ -14,6 +14,7 @@ export interface PlanChoicesProps {
   readonly allergies: string;
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
+  readonly dryers: readonly ShelfDryer[];
   /** Pumps, dimes and teaspoons as they were weighed here. */
   readonly handUnits: WeighedUnits;
   /** Schools remembered of this head, by question. */

@@ -10,6 +10,7 @@ import {
   type RootMethodId,
 } from '@/core/coefficients/root-and-ends';
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import { HAND_IDS, hands, type HandId } from '@/core/coefficients/hands';
 import { prepSteps } from '@/core/coefficients/prep-steps';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
 import { dryingMethods } from '@/core/drying-methods';
@@ -207,12 +208,18 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
           options={options(technique.endsMethods, endsMethods)}
           onChange={(value) => changeSet({ endsMethod: value as EndsMethodId })}
         />
+        <SelectField
+          label="Hand"
+          value={set.hand ?? 'usual'}
+          options={options(HAND_IDS, hands)}
+          onChange={(hand) => changeSet({ hand: hand as HandId })}
+        />
       </>
     ),
   };
 };
 
-const drying: PlanStep = ({ brief, changeBrief }) => {
+const drying: PlanStep = ({ brief, dryers, changeBrief }) => {
   const steps = brief.drying ?? [];
   return {
     id: 'drying',
@@ -221,8 +228,8 @@ const drying: PlanStep = ({ brief, changeBrief }) => {
       steps.length === 1
         ? dryingMethods[steps[0]!.method].label
         : steps.map((step) => `${dryingMethods[step.method].label} ${formatHours(step.hours)}`).join(', '),
-    note: 'goes on until dry',
-    body: <DryingSteps steps={steps} onChange={(next) => changeBrief({ drying: next })} />,
+    ...(steps.length === 1 && { note: `for ${formatHours(steps[0]!.hours)}` }),
+    body: <DryingSteps steps={steps} dryers={dryers} onChange={(next) => changeBrief({ drying: next })} />,
   };
 };
 
@@ -281,7 +288,7 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
   return {
     id: 'room',
     title: 'Room and weather',
-    answer: `${formatTemperature(chosen.temperatureC, units)}, ${Math.round(chosen.relativeHumidity * 100)} % humid`,
+    answer: `${formatTemperature(chosen.temperatureC, units)}, ${Math.round(chosen.relativeHumidity * 100)} % humid${chosen.closed ? ', shut' : ''}`,
     note: `dew point outdoors ${formatTemperature(chosen.dewPointOutsideC, units)}`,
     body: (
       <>
@@ -307,6 +314,10 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
           lowC={-30}
           highC={35}
           onCommit={(dewPointOutsideC) => change({ dewPointOutsideC })}
+        />
+        <FormControlLabel
+          control={<Switch checked={chosen.closed ?? false} onChange={(_, closed) => change({ closed })} />}
+          label="It dries in a small room that is shut, such as a bathroom"
         />
       </>
     ),

@@ -34,6 +34,7 @@ interface Theirs {
   readonly mergeId: string;
   readonly productId: string;
   readonly toolId: string;
+  readonly dryerId: string;
   readonly mix: NonNullable<Awaited<ReturnType<typeof shelf.findMix>>>;
 }
 
@@ -44,6 +45,7 @@ let studioId: string;
 let otherId: string;
 let theirs: Theirs;
 
+const DRYER: shelf.DryerCard = { kind: 'hood', name: 'Tall hood', airSpeedMS: 2, airC: 56, count: 1 };
 const TOOL: shelf.ToolCard = {
   kind: 'rod',
   diameterMm: 16,
@@ -91,6 +93,7 @@ beforeAll(async () => {
   await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
   const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
   const toolId = await write((tx) => shelf.saveTool(tx, studioId, NEW, TOOL, NOON));
+  const dryerId = await write((tx) => shelf.saveDryer(tx, studioId, NEW, DRYER, NOON));
   const mixId = await write((tx) =>
     shelf.saveMix(
       tx,
@@ -109,7 +112,7 @@ beforeAll(async () => {
     ),
   );
   theirs = {
-    headId: head.id, secondHeadId: second.id, planId, setId, cancelledId, mergeId, productId, toolId,
+    headId: head.id, secondHeadId: second.id, planId, setId, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
 });
@@ -157,9 +160,11 @@ const READS: Record<string, () => Promise<unknown>> = {
   findSet: () => sets.findSet(database.db, otherId, theirs.setId),
   listProducts: () => shelf.listProducts(database.db, otherId),
   listTools: () => shelf.listTools(database.db, otherId),
+  listDryers: () => shelf.listDryers(database.db, otherId),
   listMixes: () => shelf.listMixes(database.db, otherId),
   findProduct: () => shelf.findProduct(database.db, otherId, theirs.productId),
   findTool: () => shelf.findTool(database.db, otherId, theirs.toolId),
+  findDryer: () => shelf.findDryer(database.db, otherId, theirs.dryerId),
   findMix: () => shelf.findMix(database.db, otherId, theirs.mix.id),
   enteredDays: async () => [...(await wear.enteredDays(database.db, otherId, [theirs.setId]))],
 };
@@ -207,10 +212,12 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   restoreSet: (tx) => sets.restoreSet(tx, otherId, theirs.cancelledId),
   saveProduct: (tx) => shelf.saveProduct(tx, otherId, { id: theirs.productId, revision: 1 }, PRODUCT, NOON),
   saveTool: (tx) => shelf.saveTool(tx, otherId, { id: theirs.toolId, revision: 1 }, TOOL, NOON),
+  saveDryer: (tx) => shelf.saveDryer(tx, otherId, { id: theirs.dryerId, revision: 1 }, DRYER, NOON),
   saveMix: (tx) => shelf.saveMix(tx, otherId, { id: theirs.mix.id, revision: 1 }, theirs.mix, {}, NOON),
   takeOff: async (tx) => {
     await shelf.takeOff(tx, otherId, 'product', theirs.productId);
     await shelf.takeOff(tx, otherId, 'tool', theirs.toolId);
+    await shelf.takeOff(tx, otherId, 'dryer', theirs.dryerId);
     await shelf.takeOff(tx, otherId, 'mix', theirs.mix.id);
   },
   weighProduct: (tx) => shelf.weighProduct(tx, otherId, theirs.productId, { leftG: 1, emptyG: null }, NOON),
@@ -224,7 +231,13 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
       NOON,
     ),
   saveStudio: (tx) =>
-    studios.saveStudio(tx, otherId, { name: 'x', timeZone: 'UTC', currency: 'EUR', display: USUAL_DISPLAY }),
+    studios.saveStudio(tx, otherId, {
+      name: 'x',
+      timeZone: 'UTC',
+      currency: 'EUR',
+      display: USUAL_DISPLAY,
+      hand: 'firm',
+    }),
   saveDisplay: (tx) => studios.saveDisplay(tx, otherId, { length: 'in' }),
   saveHandUnits: (tx) => studios.saveHandUnits(tx, otherId, {}),
   saveCurrency: (tx) => studios.saveCurrency(tx, otherId, 'USD'),

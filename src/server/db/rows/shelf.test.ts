@@ -8,10 +8,12 @@ import {
   countAsUsed,
   findMix,
   findProduct,
+  listDryers,
   listMixes,
   listProducts,
   listTools,
   makeBatch,
+  saveDryer,
   saveMix,
   saveProduct,
   saveTool,
@@ -107,6 +109,20 @@ describe('tools', () => {
     ).toBe('conflict');
     await database.write((tx) => takeOff(tx, studioId, 'tool', id));
     expect(await listTools(database.db, studioId)).toEqual([]);
+  });
+});
+
+describe('dryers', () => {
+  it('are kept, changed and taken off', async () => {
+    const card = { kind: 'hood', name: 'Tall hood', airSpeedMS: 2, airC: 56, count: 1 };
+    const id = await database.write((tx) => saveDryer(tx, studioId, NEW, card, NOON));
+    await database.write((tx) => saveDryer(tx, studioId, { id, revision: 1 }, { ...card, count: 2 }, NOON));
+    expect(await listDryers(database.db, studioId)).toMatchObject([{ count: 2, revision: 2 }]);
+    expect(
+      await codeOf(database.write((tx) => saveDryer(tx, studioId, { id, revision: 1 }, card, NOON))),
+    ).toBe('conflict');
+    await database.write((tx) => takeOff(tx, studioId, 'dryer', id));
+    expect(await listDryers(database.db, studioId)).toEqual([]);
   });
 });
 

@@ -4,11 +4,12 @@ import { leftNowG } from '@/core/shelf/stock';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { mixes, products, tools } from '../schema';
+import { dryers, mixes, products, tools } from '../schema';
 import { readJson } from './json';
 
 export type Product = Omit<typeof products.$inferSelect, 'studioId'>;
 export type Tool = Omit<typeof tools.$inferSelect, 'studioId'>;
+export type Dryer = Omit<typeof dryers.$inferSelect, 'studioId'>;
 export type Mix = Omit<typeof mixes.$inferSelect, 'studioId'>;
 
 /** What a stylist writes of a product; what it weighs is kept by weighing. */
@@ -29,6 +30,7 @@ export type ProductCard = Pick<
   | 'ingredients'
 >;
 export type ToolCard = Omit<Tool, 'id' | 'revision'>;
+export type DryerCard = Omit<Dryer, 'id' | 'revision'>;
 export type MixCard = Omit<Mix, 'id' | 'revision'>;
 
 /** Products of a studio, by role and name. */
@@ -47,6 +49,14 @@ export const listTools = (reader: Reader, studioId: string): Promise<Tool[]> =>
     .where(eq(tools.studioId, studioId))
     .orderBy(asc(tools.kind), asc(tools.diameterMm));
 
+/** Fans, hoods and diffusers of a studio, by kind and name. */
+export const listDryers = (reader: Reader, studioId: string): Promise<Dryer[]> =>
+  reader
+    .select()
+    .from(dryers)
+    .where(eq(dryers.studioId, studioId))
+    .orderBy(asc(dryers.kind), asc(dryers.name));
+
 /** Mixes of a studio, by name. */
 export const listMixes = async (reader: Reader, studioId: string): Promise<Mix[]> =>
   (await reader.select().from(mixes).where(eq(mixes.studioId, studioId)).orderBy(asc(mixes.name))).map(
@@ -56,7 +66,7 @@ export const listMixes = async (reader: Reader, studioId: string): Promise<Mix[]
 const mixParts = z.array(z.object({ productId: z.string(), parts: z.number() }));
 const readMix = (row: Mix): Mix => ({ ...row, parts: readJson(mixParts, row.parts) ?? [] });
 
-type ShelfTable = typeof products | typeof tools | typeof mixes;
+type ShelfTable = typeof products | typeof tools | typeof dryers | typeof mixes;
 
 const rowOf = (table: ShelfTable, studioId: string, id: string) =>
   and(eq(table.studioId, studioId), eq(table.id, id));
@@ -92,6 +102,15 @@ export const findTool = async (reader: Reader, studioId: string, id: string): Pr
       .select()
       .from(tools)
       .where(rowOf(tools, studioId, id))
+  )[0] ?? null;
+
+/** One dryer, or null. */
+export const findDryer = async (reader: Reader, studioId: string, id: string): Promise<Dryer | null> =>
+  (
+    await reader
+      .select()
+      .from(dryers)
+      .where(rowOf(dryers, studioId, id))
   )[0] ?? null;
 
 /** One mix, or null. */
@@ -151,6 +170,27 @@ export async function saveTool(
   return id;
 }
 
+/** Keeps a fan, hood or diffuser, or changes it. */
+export async function saveDryer(
+  tx: Tx,
+  studioId: string,
+  { id, revision }: Saved,
+  card: DryerCard,
+  nowMs: number,
+): Promise<string> {
+  if (id === null) {
+    const made = newId(nowMs);
+    await tx.insert(dryers).values({ id: made, studioId, ...card });
+    return made;
+  }
+  const next = await nextRevision(tx, dryers, studioId, id, revision);
+  await tx
+    .update(dryers)
+    .set({ ...card, revision: next })
+    .where(rowOf(dryers, studioId, id));
+  return id;
+}
+
 /**
  * Keeps a mix. Its tub stands on the shelf from then on, empty until a batch is made, so that it can be planned.
  *
@@ -184,7 +224,7 @@ export async function saveMix(
   return id;
 }
 
-const TABLES = { product: products, tool: tools, mix: mixes } as const;
+const TABLES = { product: products, tool: tools, dryer: dryers, mix: mixes } as const;
 export type ShelfKind = keyof typeof TABLES;
 
 /** Takes something off the shelf. Plans that named it keep its role. */

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { Reader, Tx } from '../client';
@@ -48,6 +49,7 @@ export interface StudioCard {
   readonly timeZone: string;
   readonly currency: string;
   readonly display: DisplaySettings;
+  readonly hand: HandId;
 }
 
 /** Keeps the card of a studio. */

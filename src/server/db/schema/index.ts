@@ -1,3 +1,4 @@
+export * from './dryers';
 export * from './head-measurements';
 export * from './head-merges';
 export * from './heads';

@@ -1,4 +1,5 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import { json, timeMs } from './columns';
@@ -12,6 +13,8 @@ export const studios = sqliteTable('studios', {
   handUnits: json<WeighedUnits>('hand_units').notNull().default({}),
   /** ISO 4217 code of the money that prices are in. */
   currency: text('currency').notNull().default('EUR'),
+  /** How tightly hair is worked here. */
+  hand: text('hand').$type<HandId>().notNull().default('usual'),
   /** How times, lengths and weights are shown here; what is left out is as usual. */
   display: json<Partial<DisplaySettings>>('display').notNull().default({}),
   /** The made-up studio that comes with the program. */

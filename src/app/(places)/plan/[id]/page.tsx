@@ -33,6 +33,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       hasNewerMeasurement={loaded.hasNewerMeasurement}
       products={loaded.products}
       tools={loaded.tools}
+      dryers={loaded.dryers}
       reserved={loaded.reserved}
       currency={loaded.currency}
       handUnits={loaded.handUnits}
