@@ -2,6 +2,8 @@ import { Temporal } from 'temporal-polyfill';
 import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerDraft, answerView, drawTo } from '@/core/plan/answer-view';
+import { asTakenDown } from '@/core/plan/as-taken-down';
+import { layoutFor } from '@/core/plan/layout-for';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import { runEvent, type RunEvent, type RunEventDetail } from '@/core/run/run-event';
 import { clamp } from '@/core/units/clamp';
@@ -14,7 +16,9 @@ import { chooseSchool, createHead, findHead } from '@/server/db/rows/heads';
 import { saveMix } from '@/server/db/rows/shelf';
 import { createPlan } from '@/server/db/rows/plans';
 import { addEvents } from '@/server/db/rows/set-log';
-import { startSet } from '@/server/db/rows/set-commands';
+import { saveTakenDown, startSet } from '@/server/db/rows/set-commands';
+import { findSet } from '@/server/db/rows/sets';
+import { takedownOf } from '@/server/taken-down';
 import { endSet, saveWearDay } from '@/server/db/rows/wear';
 import { createStudio, currentStudio, type Studio } from '@/server/db/rows/studios';
 import {
@@ -82,6 +86,15 @@ const costOf = (keys: readonly DemoProduct[], doses: readonly { grams: number }[
       return sum + (doses[i]!.grams * priceMinor) / sizeG;
     }, 0),
   );
+
+/** Keeps what comes of a set as it was taken down, as the server does when the tap arrives. */
+async function rememberTakedown(tx: Tx, studioId: string, setId: string): Promise<void> {
+  const set = await findSet(tx, studioId, setId);
+  const takedown = set && takedownOf(set);
+  const brief = set && readBrief(set.brief);
+  if (takedown && brief?.ok)
+    await saveTakenDown(tx, studioId, setId, asTakenDown(brief.value, layoutFor(brief.value), takedown));
+}
 
 /** Puts one told set into the database: events at the chair, checks, takedown, diary and outcome. */
 async function tellSet(
@@ -153,6 +166,7 @@ async function tellSet(
   }
   if (takenDownAtMs === null) return;
   await tell([event('taken-down', takenDownAtMs, { note: told.takedownReason ?? null })]);
+  await rememberTakedown(tx, studioId, setId);
   for (const [day, [definition, frizz, note]] of told.diary.entries()) {
     const expected = view.plan.result.byDay[Math.min(day, view.plan.result.byDay.length - 1)]!;
     await saveWearDay(

@@ -4,6 +4,7 @@ import type { PlanFile } from '../core/formats/plan-file';
 import { readBrief } from '../core/formats/read-brief';
 import { answerBrief } from '../core/plan/answer-brief';
 import { answerDraft, drawTo, type AnsweredView } from '../core/plan/answer-view';
+import { asTakenDown, type Takedown, type TakenDown } from '../core/plan/as-taken-down';
 import { SETTLED_DRAWS } from '../core/plan/draw-counts';
 import { forecast } from '../core/plan/forecast';
 import { layoutFor } from '../core/plan/layout-for';
@@ -54,6 +55,11 @@ export const tasks = {
         })),
       },
     };
+  },
+  /** What comes of a set that was taken down; null where its brief cannot be read. */
+  takenDown: ({ brief: raw, takedown }: { brief: BriefInput; takedown: Takedown }): TakenDown | null => {
+    const brief = readBrief(raw);
+    return brief.ok ? asTakenDown(brief.value, layoutFor(brief.value), takedown) : null;
   },
 } as const;
 

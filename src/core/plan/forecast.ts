@@ -32,10 +32,9 @@ import { dryingReasons } from './drying-reasons';
 import { hairCountCv } from './hair-variation';
 import { isoWithOffset } from './iso-time';
 import { blownH, dampCoveredH, plannedDay, sureUnder, type PlannedDay } from './planned-day';
-import { daysSpread, lookSpread, seenRanges } from './result-ranges';
-import { resultOf, type SetResult } from './set-result';
+import { plannedResult, type PlannedSet } from './planned-result';
+import type { SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
-import { zoneGroups } from './zone-groups';
 import { zoneVerdicts } from './zone-verdicts';
 
 /** Version of the models: frozen forecasts say which one made them. */
@@ -54,12 +53,9 @@ export interface Forecast {
 }
 
 /** Everything of a forecast that no draw changes. */
-export interface ForecastBasis {
-  readonly brief: Brief;
+export interface ForecastBasis extends PlannedSet {
   readonly layout: Layout;
-  readonly sections: readonly SectionPlan[];
   readonly dryMassG: number;
-  readonly doses: readonly Dose[];
   readonly day: PlannedDay;
   readonly drying: DryingBasis;
 }
@@ -181,15 +177,8 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       );
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
   const damp = dampAtTakedown(drying, takedownAfterH);
-  const groups = zoneGroups(brief, sections);
-  const result = resultOf(brief, groups, doses, damp.mean);
-  const results = {
-    likeliest: result,
-    slow: resultOf(brief, groups, doses, damp.slow, 0),
-    quick: resultOf(brief, groups, doses, damp.quick, 0),
-  };
+  const { outcome: result, seen } = plannedResult(basis, damp);
   const verdicts = zoneVerdicts(brief, sections);
-  const firstDay = result.byDay[0]!;
   const tool = toolPlan(brief, sections);
 
   const plan: PlanFile = {
@@ -254,24 +243,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       why: drawn.length > 0 ? dryingReasons(brief, sections, basis.drying) : [],
       draws: drying.draws,
     },
-    result: {
-      curlDiameterMm: firstDay.curlDiameterMm,
-      rootCurlDiameterMm: result.rootDiameterMm,
-      tipCurlDiameterMm: result.tipDiameterMm,
-      visibleLengthCm: firstDay.visibleLengthCm,
-      stretch: firstDay.stretch,
-      curlWhy: [...result.curlWhy],
-      definition: { ...lookSpread(results, 'definition'), why: [...result.definition.why] },
-      frizz: { ...lookSpread(results, 'frizz'), why: [...result.frizz.why] },
-      volume: result.volume.value,
-      volumeWhy: [...result.volume.why],
-      ranges: seenRanges(results),
-      byDay: [...result.byDay],
-    },
-    daysPresentable: {
-      ...daysSpread(results),
-      why: [...result.days.why],
-    },
+    ...seen,
     schedule:
       schedule?.blocks.map(({ step, startMs, endMs, handsOn, method, part }) => ({
         step,
@@ -298,7 +270,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         doses,
         productPerG: sum(doses, (dose) => dose.layer.grams) / dryMassG,
         zones: verdicts,
-        stretch: firstDay.stretch,
+        stretch: seen.result.stretch,
         tightestKnot: tightestKnot(sections),
       },
     }),

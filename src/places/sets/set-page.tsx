@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { TopicId } from '@/core/explain/topics';
+import { standingForecast } from '@/core/plan/as-taken-down';
 import { whyOf } from '@/core/explain/why-of';
 import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
@@ -25,6 +26,7 @@ import { HOUR_MS } from '@/core/units/time';
 import type { loadSet } from './queries';
 import { GivenUp } from './given-up';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
+import { dampWords } from './damp-words';
 import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
 import styles from './set-page.module.css';
 import { WhatHappened } from './what-happened';
@@ -67,7 +69,7 @@ function happenedWords(row: OutcomeRow): string {
 }
 
 /** One set: what was forecast, and what happened. */
-export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Loaded) {
+export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
   const { installedAtMs, checks, pauses, standing } = set.run;
   const crown = set.brief.head.stretchedLengthCm;
@@ -75,7 +77,8 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
   const measured = set.wearDays.find((day) => day.visibleLengthCm !== null);
   const first = set.wearDays[0];
   const reason = set.outcome ? endReasons[set.outcome.reason as EndReasonId] : undefined;
-  const rows = outcomeRows(set.forecast, {
+  const forecast = standingForecast(set.forecast, set.asTakenDown);
+  const rows = outcomeRows(forecast, {
     workedMin:
       installedAtMs === null || set.isEnteredLater
         ? null
@@ -89,6 +92,7 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
     lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
     endedByItself: reason?.ended ?? false,
   });
+  const damp = dampWords(set);
   const takedownNote = standing.find((event) => event.kind === 'taken-down')?.note;
   return (
     <Page
@@ -140,7 +144,7 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
                         topic={topic}
                         name={label}
                         now={`Forecast: ${show(row.middle)}; ${show(row.low)} to ${show(row.high)}. Happened: ${happenedWords(row)}.`}
-                        why={whyOf(set.forecast, topic)}
+                        why={whyOf(forecast, topic)}
                       />
                     </th>
                     <td>
@@ -174,6 +178,7 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
               </li>
             )}
             {takedownNote && <li>Taken down early: {takedownNote}</li>}
+            {damp && <li>{damp}</li>}
             {standing
               .filter((event) => event.kind === 'note' && event.note)
               .map((event) => (
@@ -194,9 +199,9 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
           />
         </div>
       </div>
-      {set.wearDays.length > 0 && view && (
+      {set.wearDays.length > 0 && (
         <Part title="Day by day" note="forecast as a line, entries as dots">
-          <WearChart forecast={view.plan.result.byDay} days={set.wearDays} />
+          <WearChart forecast={forecast.result.byDay} days={set.wearDays} />
         </Part>
       )}
       {blocks.length > 0 && (
@@ -204,7 +209,7 @@ export function SetPage({ set, view, drawn, partPath, blocks, clock, nowMs }: Lo
           <Ribbon
             blocks={blocks}
             readyMs={blocks.at(-1)!.endMs}
-            days={set.forecast.daysPresentable}
+            days={forecast.daysPresentable}
             clock={clock}
             setLabel={wholeSetLabel(set.brief.set)}
             nowMs={nowMs}

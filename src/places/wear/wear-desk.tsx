@@ -5,6 +5,8 @@ import { whyOf } from '@/core/explain/why-of';
 import { ratingScales } from '@/core/wear/rating-scales';
 import { dayOfWear, wearDayNumber } from '@/core/wear/wear-day-number';
 import { formatDay, formatIndex } from '@/ui/format';
+import { standingForecast } from '@/core/plan/as-taken-down';
+import { dampWords } from '../sets/damp-words';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { LinkButton } from '@/ui/shell/link-button';
 import { Page, Part } from '@/ui/shell/page';
@@ -20,7 +22,7 @@ import { WearStrip } from './wear-strip';
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSetView>>>;
 
 /** A style being worn: one entry a day, and its end. */
-export function WearDesk({ set, view, clock, nowMs }: Loaded) {
+export function WearDesk({ set, clock, nowMs }: Loaded) {
   const takenDownAtMs = set.takenDownAtMs ?? nowMs;
   const { timeZone } = clock;
   const lastDay = Math.max(0, dayOfWear(takenDownAtMs, nowMs, timeZone));
@@ -31,7 +33,8 @@ export function WearDesk({ set, view, clock, nowMs }: Loaded) {
     set.outcome && lastEntered !== undefined ? dateOfDay(takenDownAtMs, lastEntered, timeZone) : today,
   );
   const [isCorrecting, setCorrecting] = useState(false);
-  const { p10, p50, p90 } = set.forecast.daysPresentable;
+  const standing = standingForecast(set.forecast, set.asTakenDown);
+  const { p10, p50, p90 } = standing.daysPresentable;
   const lasts = `${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}`;
   const dayNumber = wearDayNumber(date, takenDownAtMs, timeZone) ?? 0;
 
@@ -54,9 +57,9 @@ export function WearDesk({ set, view, clock, nowMs }: Loaded) {
             topic="days"
             name="Forecast"
             now={`Forecast: ${lasts}. Today is day ${lastDay}.`}
-            why={whyOf(set.forecast, 'days')}
+            why={whyOf(standing, 'days')}
           />
-          : {lasts}.
+          : {lasts}. {dampWords(set)}
         </>
       }
       action={
@@ -67,7 +70,7 @@ export function WearDesk({ set, view, clock, nowMs }: Loaded) {
     >
       <WearStrip
         days={set.wearDays}
-        forecast={view?.plan.result.byDay ?? []}
+        forecast={standing.result.byDay}
         band={{ p10, p50, p90 }}
         takenDownAtMs={takenDownAtMs}
         clock={clock}

@@ -1,6 +1,7 @@
 import { eq, getTableColumns, inArray, type Column } from 'drizzle-orm';
 import type { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { z } from 'zod';
+import { takenDownShape } from '@/core/plan/as-taken-down';
 import { HAND_IDS } from '@/core/coefficients/hands';
 import {
   DRYER_RANGES,
@@ -121,6 +122,7 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
       .nullable()
       .optional(),
   }),
+  asTakenDown: takenDownShape,
   layerProductIds: z.array(z.string().max(64).nullable()).max(8),
   conditions: z.array(z.string().max(40)).max(20),
   schools: z.record(z.string().max(40), z.string().max(40)),

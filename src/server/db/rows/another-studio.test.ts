@@ -13,6 +13,7 @@ import {
   PRODUCT,
 } from '../../../../tests/support/studio';
 import { USUAL_DISPLAY } from '@/core/formats/display';
+import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
 import * as heads from './heads';
 import * as plans from './plans';
@@ -46,6 +47,7 @@ let otherId: string;
 let theirs: Theirs;
 
 const DRYER: shelf.DryerCard = { kind: 'hood', name: 'Tall hood', airSpeedMS: 2, airC: 56, count: 1 };
+const TAKEN_DOWN = { takenDownAtMs: NOON + 5, chanceDry: 0.5 } as unknown as TakenDown;
 const TOOL: shelf.ToolCard = {
   kind: 'rod',
   diameterMm: 16,
@@ -230,6 +232,7 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
       { takes: [{ productId: theirs.productId, grams: 1 }], card: PRODUCT, batchG: 1 },
       NOON,
     ),
+  saveTakenDown: (tx) => setCommands.saveTakenDown(tx, otherId, theirs.setId, TAKEN_DOWN),
   saveStudio: (tx) =>
     studios.saveStudio(tx, otherId, {
       name: 'x',

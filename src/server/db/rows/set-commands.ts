@@ -1,6 +1,7 @@
 import { and, eq, gt } from 'drizzle-orm';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
+import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { gramsByProduct } from '@/core/shelf/shelf-check';
 import { AppError, invalid } from '../../errors';
@@ -38,6 +39,21 @@ export async function startSet(
   await tx.insert(setSections).values(sections.map((section) => ({ ...section, setId: id, studioId })));
   return id;
 }
+
+/** Keeps what comes of a set as it was taken down, unless its takedown has moved meanwhile. */
+export const saveTakenDown = async (
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  asTakenDown: TakenDown,
+): Promise<void> => {
+  await tx
+    .update(sets)
+    .set({ asTakenDown })
+    .where(
+      and(eq(sets.studioId, studioId), eq(sets.id, setId), eq(sets.takenDownAtMs, asTakenDown.takenDownAtMs)),
+    );
+};
 
 /**
  * What a set took off tubs that were not weighed since it was begun: a weighing tells the truth whatever was

@@ -55,7 +55,7 @@ export const facts = {
   costMinor: sets.costMinor,
 };
 
-const partOf = (column: typeof sets.brief | typeof sets.forecast, path: string) =>
+const partOf = (column: typeof sets.brief | typeof sets.forecast | typeof sets.asTakenDown, path: string) =>
   sql<string | null>`case when json_valid(${column}) then json_extract(${column}, ${path}) end`;
 
 /** Where a set stands. */
@@ -93,7 +93,9 @@ async function listed(
     .select({
       ...facts,
       set: partOf(sets.brief, '$.set'),
-      daysPresentable: partOf(sets.forecast, '$.daysPresentable'),
+      daysPresentable: sql<
+        string | null
+      >`coalesce(${partOf(sets.asTakenDown, '$.daysPresentable')}, ${partOf(sets.forecast, '$.daysPresentable')})`,
     })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))

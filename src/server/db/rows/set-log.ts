@@ -253,7 +253,12 @@ async function keepStage(
     await moveWearDays(tx, studioId, setId, before.takenDownAtMs, takenDownAtMs, timeZone);
   await tx
     .update(sets)
-    .set({ installedAtMs, takenDownAtMs })
+    .set({
+      installedAtMs,
+      takenDownAtMs,
+      // What came of another moment comes of this one no more.
+      ...(before.takenDownAtMs !== takenDownAtMs && { asTakenDown: null }),
+    })
     .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
   return { takenDownAtMs };
 }

@@ -2,6 +2,7 @@ import { and, asc, desc, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
+import { takenDownShape, type TakenDown } from '@/core/plan/as-taken-down';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { ZONES } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
@@ -26,6 +27,8 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
   readonly layerProductIds: readonly (string | null)[];
   readonly modelVersion: string;
   readonly dryingBelief: RateBelief | null;
+  /** What comes of it as it was taken down; null while it is in, or where nothing is known of that. */
+  readonly asTakenDown: TakenDown | null;
   readonly sections: readonly SetSection[];
   readonly events: readonly RunEvent[];
   readonly run: RunState;
@@ -80,6 +83,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
       layerProductIds: sets.layerProductIds,
       modelVersion: sets.modelVersion,
       dryingBelief: sets.dryingBelief,
+      asTakenDown: sets.asTakenDown,
     })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
@@ -109,6 +113,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
     forecast: requireJson(planFile, row.forecast),
     layerProductIds: readJson(layerIds, row.layerProductIds) ?? [],
     dryingBelief: readJson(belief, row.dryingBelief) as RateBelief | null,
+    asTakenDown: readJson(takenDownShape, row.asTakenDown),
     sections,
     events,
     run: runState(events, sections.length),

@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
@@ -27,6 +28,8 @@ export const sets = sqliteTable(
     modelVersion: text('model_version').notNull(),
     /** Belief in the drying rate of this head as it was forecast: the drying watch starts from it. */
     dryingBelief: json<RateBelief>('drying_belief'),
+    /** What comes of it as it was taken down: by how damp it was then. Null while it is in, or where nobody saw it. */
+    asTakenDown: json<TakenDown>('as_taken_down'),
     /** Price of the products planned for it, as prices were then, minor units; null where none was known. */
     costMinor: integer('cost_minor'),
     /** Shelf product of each layer, in order; null where only the role was decided. */

@@ -4,6 +4,7 @@ import { setEventsInput, type SetEventsAnswer, type SetEventsPage } from '@/core
 import { query } from '@/server/action';
 import { addEvents, eventsAfter } from '@/server/db/rows/set-log';
 import { AppError } from '@/server/errors';
+import { concernsTakedown, keepTakenDown } from '@/server/taken-down';
 import { readJson, route } from '@/server/route';
 
 /** Taps of the chair. A plain address whose shape outlives builds, with a verdict for each event. */
@@ -16,6 +17,7 @@ export const POST = route<{ id: string }>(async (request, { id }) => {
     const verdicts = await database.write((tx) =>
       addEvents(tx, studioId, id, events, { deviceId, offsetMs, nowMs, timeZone }),
     );
+    if (concernsTakedown(events)) await keepTakenDown(database, studioId, id);
     return { format: 1, serverMs: Date.now(), verdicts };
   });
   return Response.json(answer);

@@ -1,0 +1,1 @@
+ALTER TABLE `sets` ADD `as_taken_down` text;

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { aBrief, readOrThrow } from '../../../tests/support/briefs';
+import { asTakenDown, standingForecast } from './as-taken-down';
+import { forecast } from './forecast';
+import { layoutFor } from './layout-for';
+
+const brief = readOrThrow(aBrief({ brief: { drying: [{ method: 'air', hours: 8 }] } }));
+const layout = layoutFor(brief);
+const { plan, drying } = forecast(brief, layout, 200);
+const at = (afterH: number, checks: Parameters<typeof asTakenDown>[2]['checks'] = []) =>
+  asTakenDown(brief, layout, { atMs: 1_000, afterH, checks, belief: drying.belief });
+
+describe('what comes of a set as it was taken down', () => {
+  const [dry, early, wet] = [at(30), at(5), at(2)] as const;
+
+  it('is as was forecast where it was surely dry', () => {
+    expect(dry.chanceDry).toBeGreaterThan(0.99);
+    expect(dry.result.definition.p50).toBeCloseTo(plan.result.definition.p50, 1);
+    expect(dry.daysPresentable.p50).toBeCloseTo(plan.daysPresentable.p50, 1);
+  });
+
+  it('damp costs definition and days and brings frizz, the more the damper', () => {
+    for (const [better, worse] of [
+      [dry, early],
+      [early, wet],
+    ] as const) {
+      expect(worse.chanceDry).toBeLessThan(better.chanceDry);
+      expect(worse.result.definition.p50).toBeLessThan(better.result.definition.p50);
+      expect(worse.result.frizz.p50).toBeGreaterThan(better.result.frizz.p50);
+      expect(worse.daysPresentable.p50).toBeLessThan(better.daysPresentable.p50);
+    }
+    expect(wet.result.definition.why.map(({ factor }) => factor)).toContain('damp');
+  });
+
+  it('follows what hands felt before it', () => {
+    const felt = (feel: 'dry' | 'damp') => at(7, [{ sectionNumber: 1, level: 'root', feel, afterH: 6.9 }]);
+    expect(felt('damp').chanceDry).toBeLessThan(felt('dry').chanceDry - 0.2);
+    expect(felt('damp').daysPresentable.p50).toBeLessThan(felt('dry').daysPresentable.p50);
+  });
+
+  it('stands in the place of the forecast for what it settles, and of nothing else', () => {
+    const standing = standingForecast(plan, wet);
+    expect(standing.daysPresentable).toEqual(wet.daysPresentable);
+    expect(standing.result).toEqual(wet.result);
+    expect(standing.drying).toEqual(plan.drying);
+    expect(standingForecast(plan, null)).toBe(plan);
+  });
+});

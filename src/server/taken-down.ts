@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { MODEL_VERSION } from '@/core/plan/forecast';
+import type { Takedown } from '@/core/plan/as-taken-down';
+import type { RunEvent } from '@/core/run/run-event';
+import { HOUR_MS } from '@/core/units/time';
+import type { Database } from './db/client';
+import { findSet, type SetRecord } from './db/rows/sets';
+import { saveTakenDown } from './db/rows/set-commands';
+import { log } from './log';
+import { inPool } from './pool';
+
+/** What can move a takedown, or what was known at it. */
+const TELLING = z.object({
+  kind: z.enum(['taken-down', 'moved', 'taken-back', 'felt'] satisfies RunEvent['kind'][]),
+});
+
+/** Whether any event of a device, as it was sent, is such a one. */
+export const concernsTakedown = (events: readonly unknown[]): boolean =>
+  events.some((event) => TELLING.safeParse(event).success);
+
+/** The takedown of a set; null while it is in, where nobody saw it dry, or where another model forecast it. */
+export function takedownOf(set: SetRecord): Takedown | null {
+  const { installedAtMs, takenDownAtMs: atMs, isEnteredLater, modelVersion } = set;
+  if (installedAtMs === null || atMs === null || isEnteredLater || modelVersion !== MODEL_VERSION)
+    return null;
+  const afterH = (ms: number) => Math.max(0, (ms - installedAtMs) / HOUR_MS);
+  return {
+    atMs,
+    afterH: afterH(atMs),
+    belief: set.dryingBelief,
+    checks: set.run.checks
+      .filter((check) => check.atMs <= atMs)
+      .map((check) => ({ ...check, afterH: afterH(check.atMs) })),
+  };
+}
+
+/**
+ * Keeps what comes of a set as it was taken down. The tap itself is kept already: where this fails, the set shows what
+ * was forecast until its log moves again.
+ */
+export async function keepTakenDown({ db, write }: Database, studioId: string, setId: string): Promise<void> {
+  try {
+    const set = await findSet(db, studioId, setId);
+    const takedown = set && takedownOf(set);
+    if (!set || !takedown) return;
+    const takenDown = await inPool('takenDown', { brief: set.brief, takedown });
+    if (takenDown) await write((tx) => saveTakenDown(tx, studioId, setId, takenDown));
+  } catch (thrown) {
+    log.warn({ err: thrown, setId }, 'what comes of a takedown could not be worked out');
+  }
+}
