@@ -210,6 +210,52 @@ describe('what was entered wrongly', () => {
     expect(await takenDown()).toBe(before);
   });
 
+  it('taken down damp, days and definition follow it on every page; at its right time they are as they were', async () => {
+    await newPlan(scene.page, 'Maren');
+    await kept(scene.page);
+    await press(scene.page, 'Take to the chair');
+    await arrive(scene.page, /^\/chair\//);
+    const setId = idOf(scene.page);
+    const address = `${scene.origin}/api/v1/sets/${setId}/events`;
+    const startedAtMs = Date.now() - 30 * 3_600_000;
+    await scene.database.client.execute({
+      sql: 'update sets set started_at_ms = ? where id = ?',
+      args: [startedAtMs, setId],
+    });
+    const at = (hours: number) => Math.round(startedAtMs + hours * 3_600_000);
+    const send = async (kind: string, hours: number, more: object = {}) => {
+      const event = { id: crypto.randomUUID(), number: 1, kind, atMs: at(hours), ...more };
+      const answer = await fetch(address, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ format: 1, deviceId: 'damp', events: [event] }),
+      });
+      const { verdicts } = (await answer.json()) as { verdicts: { kept: boolean }[] };
+      expect(verdicts).toMatchObject([{ kept: true }]);
+      return event.id;
+    };
+    await send('section-done', 1, { sectionNumber: 1 });
+    await send('installed', 1);
+    const down = await send('taken-down', 4);
+    await go(`/wear/${setId}`);
+    await see(scene.page, 'days, definition and frizz follow that');
+    const lasts = async () => /(\d+) to (\d+) days/.exec(await textOf(scene.page, 'main'))?.[0];
+    const damp = await lasts();
+    await go(`/sets/${setId}`);
+    await see(scene.page, 'days, definition and frizz follow that');
+    await go('/wear');
+    const listed = await scene.page.$eval(
+      `a[href="/wear/${setId}"]`,
+      (link) => link.closest('article')!.innerText,
+    );
+    expect(listed).toContain(damp!.replace(' days', ''));
+    await send('moved', 28, { of: [down], toMs: at(28) });
+    await go(`/wear/${setId}`);
+    await see(scene.page, 'most likely');
+    expect(await textOf(scene.page, 'main')).not.toContain('days, definition and frizz follow that');
+    expect(await lasts()).not.toBe(damp);
+  });
+
   it('a giving up is corrected and taken back', async () => {
     await go('/sets?list=ended&q=pool');
     await press(scene.page, '20 twists', 'link');

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, choose, fill, openStep, press, see } from '../support/hands';
+import {
+  arrive,
+  choose,
+  fill,
+  forecastSettles,
+  openStep,
+  planFor,
+  press,
+  see,
+  textOf,
+} from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -118,6 +128,38 @@ describe('the shelf', () => {
     await press(scene.page, 'Keep this mix');
     await arrive(scene.page, /\/shelf$/);
     await see(scene.page, '1 part Hollow oil, 1 part Fernseed butter');
+  });
+
+  it('keeps a dryer, asks for its warmth, and a drying step takes it', async () => {
+    await scene.page.goto(`${scene.origin}/shelf`, { waitUntil: 'networkidle0' });
+    await press(scene.page, 'New dryer', 'link');
+    await arrive(scene.page, /\/shelf\/dryers\/new$/);
+    await fill(scene.page, 'Name', 'Mill hood');
+    await fill(scene.page, 'Air speed, m/s', '0,9');
+    await press(scene.page, 'Keep this dryer');
+    await see(scene.page, 'Air temperature: what it blows at the hair');
+    await fill(scene.page, 'Air temperature, °C', '48');
+    await press(scene.page, 'Keep this dryer');
+    await arrive(scene.page, /\/shelf$/);
+    await see(scene.page, 'hood, 0.9 m/s, 48 °C');
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await planFor(scene.page, 'Amara');
+    await arrive(scene.page, /^\/plan\/.+/);
+    await openStep(scene.page, 'Drying');
+    await choose(scene.page, 'Step 1', 'hood-warm');
+    await forecastSettles(scene.page);
+    const before = await textOf(scene.page, 'section[aria-label="Forecast"] strong + span');
+    const mill = await scene.page.$$eval('select option', (all) =>
+      all.find((own) => own.textContent === 'Mill hood')?.getAttribute('value'),
+    );
+    await choose(scene.page, 'With', mill!);
+    await scene.page.waitForFunction(
+      (old) =>
+        document.querySelector<HTMLElement>('section[aria-label="Forecast"] strong + span')?.innerText !==
+        old,
+      {},
+      before,
+    );
   });
 
   it('warns where a tub lists what a head is warned of', async () => {

@@ -15,6 +15,7 @@ import {
   startSet,
 } from '@/server/db/rows/set-commands';
 import { endSet, reopenSet } from '@/server/db/rows/wear';
+import { keepTakenDown } from '@/server/taken-down';
 import { AppError, invalid } from '@/server/errors';
 import { inPool } from '@/server/pool';
 import { usualPlan } from '../plan/usual-plan';
@@ -81,6 +82,7 @@ export const moveEvent = action(moveEventInput, async (call) => {
   const id = await call.database.write((tx) =>
     tell(tx, call, setId, 'moved', call.nowMs, { of: [eventId], toMs }),
   );
+  await keepTakenDown(call.database, call.actor.studio.id, setId);
   changed(setId);
   return { eventId: id };
 });
@@ -91,6 +93,7 @@ export const takeBackEvent = action(eventInput, async (call) => {
   const id = await call.database.write((tx) =>
     tell(tx, call, setId, 'taken-back', call.nowMs, { of: [eventId] }),
   );
+  await keepTakenDown(call.database, call.actor.studio.id, setId);
   changed(setId);
   return { eventId: id };
 });
