@@ -142,7 +142,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
   });
 
   it('records a damp check and sees the forecast move', async () => {
-    await letHoursPass(scene.database, setId, 5);
+    await letHoursPass(scene.database, setId, 8);
     await scene.page.reload({ waitUntil: 'networkidle0' });
     await see(scene.page, 'sure every root is dry now');
     const before = await percentNow();

@@ -14,7 +14,7 @@ const valuesOf = (dryer: Dryer | null): DryerFormValues => ({
   kind: (dryer?.kind ?? 'hood') as DryerKind,
   name: dryer?.name ?? '',
   airSpeedMS: dryer ? String(dryer.airSpeedMS) : '',
-  airC: dryer?.airC == null ? '' : String(dryer.airC),
+  airC: dryer === null || dryer.airC === null ? '' : String(dryer.airC),
   count: dryer ? String(dryer.count) : '1',
 });
 
