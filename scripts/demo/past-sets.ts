@@ -60,15 +60,15 @@ export const DEMO_SETS: readonly DemoSet[] = [
     set: twists(18, { rootMethod: 'braided' }),
     products: ['leave', 'cream', 'gel'],
     drying: [
-      { method: 'bonnet', hours: 8 },
-      { method: 'hood-hot', hours: 0.5 },
+      { method: 'bonnet', hours: 9.5 },
+      { method: 'hood-hot', hours: 1.5 },
     ],
     pace: 1.12,
     checks: [
       { afterH: 8.1, section: 2, level: 'root', feel: 'damp' },
-      { afterH: 9.4, section: 2, level: 'root', feel: 'dry' },
+      { afterH: 12.1, section: 2, level: 'root', feel: 'dry' },
     ],
-    takenDownAfterH: 9.6,
+    takenDownAfterH: 12.4,
     diary: [
       [0.4, -0.5],
       [0.3, -0.2],
@@ -121,12 +121,12 @@ export const DEMO_SETS: readonly DemoSet[] = [
     set: rods(30, 20, 85, 30, { startState: 'nearly-dry' }),
     products: ['leave', 'lotion', 'heat'],
     drying: [
-      { method: 'hood-cool', hours: 2 },
+      { method: 'hood-cool', hours: 2.5 },
       { method: 'air', hours: 3 },
     ],
     pace: 1.18,
     checks: [
-      { afterH: 2.1, section: 5, level: 'root', feel: 'cool' },
+      { afterH: 2.6, section: 5, level: 'root', feel: 'cool' },
       { afterH: 5, section: 5, level: 'root', feel: 'dry' },
     ],
     takenDownAfterH: 5.5,
@@ -166,10 +166,10 @@ export const DEMO_SETS: readonly DemoSet[] = [
     daysAgo: 16,
     set: rods(36, 13, 75, 36),
     products: ['leave', 'foam'],
-    drying: [{ method: 'hood-hot', hours: 1 }],
+    drying: [{ method: 'hood-hot', hours: 2.5 }],
     pace: 1.08,
-    checks: [{ afterH: 1.3, section: 3, level: 'root', feel: 'dry' }],
-    takenDownAfterH: 1.6,
+    checks: [{ afterH: 2.5, section: 3, level: 'root', feel: 'dry' }],
+    takenDownAfterH: 2.75,
     diary: [
       [-0.2, 0.2],
       [0, 0],
@@ -190,11 +190,11 @@ export const DEMO_SETS: readonly DemoSet[] = [
     products: ['leave', 'gel'],
     drying: [
       { method: 'bonnet', hours: 9 },
-      { method: 'hood-hot', hours: 0.5 },
+      { method: 'hood-hot', hours: 1 },
     ],
     pace: 0.97,
-    checks: [{ afterH: 9.8, section: 12, level: 'root', feel: 'dry' }],
-    takenDownAfterH: 10,
+    checks: [{ afterH: 10, section: 12, level: 'root', feel: 'dry' }],
+    takenDownAfterH: 10.25,
     diary: [
       [0.2, 0],
       [0.3, -0.2],

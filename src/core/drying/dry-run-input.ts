@@ -2,7 +2,7 @@ import type { DryingMethod } from '../drying-methods/method';
 import type { AirSupply, Room } from './air-at-hair';
 import type { SectionClass } from './nodes';
 
-/** One step of a drying sequence. The last step of a sequence goes on until everything is dry. */
+/** One step of a drying sequence. In a run the last goes on until everything is dry. */
 export interface DryingStep {
   readonly method: DryingMethod;
   readonly hours: number;

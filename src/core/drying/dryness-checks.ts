@@ -5,6 +5,7 @@ import type { Level } from './nodes';
 import {
   chanceDry,
   conditioned,
+  countingHeads,
   reweighed,
   sectionChance,
   type RateBelief,
@@ -77,6 +78,9 @@ export function placeLikelihood(checks: readonly DrynessCheck[], hours: number, 
   return likelihood;
 }
 
+/** Fewer heads that count say little of where between them the truth lies. */
+const ENOUGH_HEADS = 12;
+
 /**
  * Belief in the head's drying rate after dryness checks: each place felt counts by what all its checks say together.
  * Heads that were drawn for the plan are weighed by it; where none were, the rate is, with the spread that places
@@ -104,14 +108,16 @@ export function beliefAfterChecks(
     level: all[0]!.level,
   }));
   if (prior.heads) {
-    return reweighed(prior.heads, (hoursOf) =>
+    const weighed = reweighed(prior.heads, (hoursOf) =>
       felt.reduce(
         (product, { all, zone, level }) => product * placeLikelihood(all, hoursOf(zone, level), sectionSd),
         1,
       ),
     );
+    // A head unlike all that were drawn leaves a handful of them: the rate reaches further than they do.
+    if (weighed.heads && countingHeads(weighed.heads) >= ENOUGH_HEADS) return weighed;
   }
-  return felt.reduce((belief, { all, zone, level }) => {
+  return felt.reduce((belief, { all, zone, level }): RateBelief => {
     const times = timesOf(zone, level);
     return conditioned(belief, (lnRate) => {
       const hours = Math.exp(placeShift) * hoursAtRate(times.lnRates, times.hours, lnRate);

@@ -77,13 +77,23 @@ export interface TimesByRate {
   readonly hours: readonly number[];
 }
 
+/**
+ * How many heads count, weighed as they are.
+ *
+ * @source effective sample size (Kong 1992)
+ */
+export function countingHeads({ weights }: WeighedHeads): number {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return total ** 2 / weights.reduce((sum, weight) => sum + weight ** 2, 0);
+}
+
 /** Belief about the rates of weighed heads, each smeared a little: the more, the fewer of them count. */
 function beliefOfHeads(heads: WeighedHeads): RateBelief {
   const { lnRates: rates, weights } = heads;
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const mean = rates.reduce((sum, x, i) => sum + weights[i]! * x, 0) / total;
   const sd = Math.sqrt(rates.reduce((sum, x, i) => sum + weights[i]! * (x - mean) ** 2, 0) / total);
-  const counting = total ** 2 / weights.reduce((sum, weight) => sum + weight ** 2, 0);
+  const counting = countingHeads(heads);
   // Silverman's rule, and never narrower than the grid can show.
   const width = Math.max(GRID_STEP, 0.9 * sd * counting ** -0.2);
   const low = Math.min(...rates) - 3 * width;
@@ -123,7 +133,7 @@ export const beliefFromDraws = (
 /**
  * Belief with each drawn head weighed by how likely it makes what was felt.
  *
- * @source importance sampling; Kong 1992 for how many heads count
+ * @source importance sampling
  */
 export function reweighed(
   heads: WeighedHeads,

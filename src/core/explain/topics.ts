@@ -22,7 +22,8 @@ export const TOPICS = {
     how: [
       'Each zone of the head is followed as its thickest section and the others, at root, middle and ends. Water leaves through still or moving air, the more slowly the drier, thicker and more crowded the hair is; the scalp warms the roots and breathes into them, which is why roots dry last.',
       'Sections set first dry while the others go in, and hair that waits its turn loses water too.',
-      'How wet, how dense and how evenly parted the head is, the air of the room and the head’s own rate are only roughly known. So up to a thousand heads are drawn, each a little different, and the range is what nine in ten and one in ten of them do.',
+      'How wet, how dense and how evenly parted the head is, the air of the room and the head’s own rate are only roughly known. So 256 heads are drawn, each a little different, and the range is what nine in ten and one in ten of them do.',
+      'Each drying step lasts as long as you say; time that is left goes on in open air, at night under the cover, and a hood at the end is kept for just before the takedown.',
     ],
     law: 'dX/dt = −μ · G · (a(X)·ρs(T) − ρair) / m',
     checkedAgainst: [
@@ -32,6 +33,7 @@ export const TOPICS = {
     ],
     weak: [
       'How freely air moves through a set is fitted to common practice, not measured: expect a new head to be off by a quarter until it was felt a few times.',
+      'What products leave behind hardly slows it here: four times the film adds 3 to 6 %. A heavy dose is slow by its water.',
       'No water runs from root to ends; wind and sun count only as moving air.',
       'Hair as good as dry when it is set: minutes matter there, and feeling is better than any sum.',
     ],

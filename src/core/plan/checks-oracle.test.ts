@@ -6,7 +6,7 @@ import { startMoistureOf } from '../drying/draws';
 import { dryRun } from '../drying/dry-run';
 import { beliefAfterChecks, placeLikelihood, type DrynessCheck } from '../drying/dryness-checks';
 import { LEVELS } from '../drying/nodes';
-import { chanceDry } from '../drying/rate-belief';
+import { chanceDry, drySpread } from '../drying/rate-belief';
 import { HORIZON_H } from '../drying/rate-table';
 import { handPartedClasses } from '../drying/section-classes';
 import { ZONES, type Zone } from '../hair/zone';
@@ -120,4 +120,22 @@ it('what is felt bends the chance as importance sampling over drawn heads does',
   const all = ROWS.flatMap((row, i) => differences(row, 90 + i)).sort((a, b) => a - b);
   expect(all[Math.floor(all.length / 2)]).toBeLessThan(0.02);
   expect(all.at(-1)).toBeLessThan(0.08);
+});
+
+it('follows a head unlike all that were drawn', () => {
+  const brief = readOrThrow(briefOfRow(ROWS[0]!));
+  const basis = forecastBasis(brief, layoutFor(brief)).drying;
+  const { belief, dryAfterH } = dryingForecast(basis, drawHeads(basis, 1, 0, SETTLED_DRAWS));
+  const afterH = 1.7 * dryAfterH.p90;
+  const checks = ZONES.flatMap((_, i): DrynessCheck[] =>
+    [0.9, 1].map((share) => ({ sectionNumber: i + 1, level: 'root', feel: 'damp', afterH: share * afterH })),
+  );
+  const after = beliefAfterChecks(
+    belief,
+    checks,
+    (number) => ZONES[number - 1]!,
+    (zone, level) => sectionTimes(basis.table, zone, level),
+  );
+  expect(chanceDry(after, basis.all, afterH)).toBeLessThan(0.15);
+  expect(drySpread(after, basis.all).p50).toBeGreaterThan(afterH);
 });

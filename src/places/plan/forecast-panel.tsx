@@ -253,8 +253,7 @@ function DryHeadline({
             <strong>{formatChance(chance)}</strong>
             <span>
               sure to be dry at takedown, {formatMoment(takedown.startMs, clock)}.{' '}
-              {sureUnderWords(drying.sureUnder)}
-              Feel {feelWords} first.
+              {sureUnderWords(drying.sureUnder)} Feel {feelWords} first.
             </span>
           </>
         )}

@@ -74,25 +74,27 @@ export function ShelfPage({ products, tools, dryers, mixes, booked, priced, curr
           <ToolRows tools={tools} booked={booked} />
           <LinkButton href="/shelf/tools/new">New size</LinkButton>
         </Part>
-        <Part title="Own mixes" note="in parts by weight">
-          <div className={styles.mixes}>
-            {mixes.map((mix) => (
-              <MixCard
-                key={mix.id}
-                mix={mix}
-                products={products}
-                made={products.find((product) => product.mixId === mix.id && !isUnmade(product)) ?? null}
-                today={today}
-              />
-            ))}
-          </div>
-          {mixes.length === 0 && <p className={styles.quiet}>None yet.</p>}
-          <LinkButton href="/shelf/mixes/new">New mix</LinkButton>
-        </Part>
-        <Part title="Dryers" note="what they blow at the hair">
-          <DryerRows dryers={dryers} />
-          <LinkButton href="/shelf/dryers/new">New dryer</LinkButton>
-        </Part>
+        <div>
+          <Part title="Own mixes" note="in parts by weight">
+            <div className={styles.mixes}>
+              {mixes.map((mix) => (
+                <MixCard
+                  key={mix.id}
+                  mix={mix}
+                  products={products}
+                  made={products.find((product) => product.mixId === mix.id && !isUnmade(product)) ?? null}
+                  today={today}
+                />
+              ))}
+            </div>
+            {mixes.length === 0 && <p className={styles.quiet}>None yet.</p>}
+            <LinkButton href="/shelf/mixes/new">New mix</LinkButton>
+          </Part>
+          <Part title="Dryers" note="what they blow at the hair">
+            <DryerRows dryers={dryers} />
+            <LinkButton href="/shelf/dryers/new">New dryer</LinkButton>
+          </Part>
+        </div>
       </div>
       <Part title="What sets cost" note="products only, at the price when they were begun">
         {priced.length === 0 ? (

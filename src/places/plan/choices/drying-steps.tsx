@@ -65,19 +65,21 @@ export function DryingSteps({
     <>
       {steps.map((step, i) => (
         <div key={i} className={styles.step}>
-          <SelectField
-            label={`Step ${i + 1}`}
-            value={step.method}
-            options={METHODS}
-            onChange={(value) => {
-              const method = value as DryingMethodId;
-              onChange(
-                steps.map((before, j) =>
-                  j === i ? { method, hours: dryingMethods[method].usualHours } : before,
-                ),
-              );
-            }}
-          />
+          <div className={styles.method}>
+            <SelectField
+              label={`Step ${i + 1}`}
+              value={step.method}
+              options={METHODS}
+              onChange={(value) => {
+                const method = value as DryingMethodId;
+                onChange(
+                  steps.map((before, j) =>
+                    j === i ? { method, hours: dryingMethods[method].usualHours } : before,
+                  ),
+                );
+              }}
+            />
+          </div>
           <NumberField
             label="For"
             unit="h"
@@ -90,6 +92,7 @@ export function DryingSteps({
           <DryerChoice step={step} dryers={dryers} onChange={(output) => change(i, output)} />
           {steps.length > 1 && (
             <IconButton
+              className={styles.remove}
               size="small"
               aria-label={`Leave out step ${i + 1}`}
               onClick={() => onChange(steps.filter((_, j) => j !== i))}
