@@ -135,6 +135,16 @@ const LAWS: Readonly<Record<string, (base: BriefInput, u: number) => void>> = {
       planOf(b, { ...under('air'), room: room(u), set: { layers: [{ role: 'water', grams }] } });
     noLater(at(20 * u), at(20 * u + 15));
   },
+  'gel, which brings water, dries no sooner than as much pomade, which brings none': (b, u) => {
+    const at = (role: string) =>
+      planOf(b, {
+        ...under('air'),
+        room: room(u),
+        head: curly,
+        set: { ...allOver, startState: 'damp', layers: [{ role, grams: 10 + 20 * u }] },
+      });
+    noLater(at('pomade'), at('gel'));
+  },
   'hair that was not blotted dries no sooner': (b, u) =>
     noLater(
       planOf(b, { ...under('air'), room: room(u), set: { blotted: true } }),
