@@ -1,5 +1,6 @@
 import type { BriefInput } from '@/core/formats/brief';
 import type { Checked } from '@/core/formats/field-error';
+import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import { inPool } from './pool';
@@ -35,11 +36,36 @@ export const settledView = (plan: PlanVersion): Promise<Checked<AnsweredView>> =
 /** A plan as first estimated: doses, tools and sections are exact, ranges are not drawn yet. */
 export const quickView = (plan: PlanVersion): Promise<Checked<AnsweredView>> => remembered(plan, 0);
 
-/** A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. */
-export const setView = (set: {
+/** A set that was begun. */
+interface BegunSet {
   readonly id: string;
   readonly brief: BriefInput;
-}): Promise<Checked<AnsweredView>> => remembered({ ...set, revision: 0 }, 0);
+  readonly forecast: Pick<PlanFile, 'schedule'>;
+  readonly startedAtMs: number;
+  readonly installedAtMs: number | null;
+}
+
+/**
+ * A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. Drying steps lie
+ * between the real end of the set, once it is in, and the takedown that is planned.
+ */
+export async function setView(set: BegunSet): Promise<Checked<AnsweredView>> {
+  const { id, brief, forecast, startedAtMs, installedAtMs } = set;
+  if (brief.wearBy) {
+    const lasting = (...steps: readonly string[]) =>
+      (forecast.schedule ?? [])
+        .filter(({ step }) => steps.includes(step))
+        .reduce((sum, { startAt, endAt }) => sum + Date.parse(endAt) - Date.parse(startAt), 0);
+    const beginsMs = Math.round(
+      installedAtMs === null ? startedAtMs - lasting('prep') : installedAtMs - lasting('prep', 'install'),
+    );
+    const inItsDay = { ...brief, startAt: new Date(beginsMs).toISOString() };
+    const answer = await remembered({ id, brief: inItsDay, revision: beginsMs }, 0);
+    // Begun after it was to be ready, there is no day to lay it out in.
+    if (answer.ok) return answer;
+  }
+  return remembered({ id, brief, revision: 0 }, 0);
+}
 
 /** Forgets every answer: another database stands behind the same ids. */
 export const forgetForecasts = (): void => kept.clear();

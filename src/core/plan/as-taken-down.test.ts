@@ -38,6 +38,14 @@ describe('what comes of a set as it was taken down', () => {
     expect(felt('damp').daysPresentable.p50).toBeLessThan(felt('dry').daysPresentable.p50);
   });
 
+  it('has the hood before the takedown, whenever that was', () => {
+    const hooded = readOrThrow(aBrief({ brief: { drying: [{ method: 'air', hours: 8 }, { method: 'hood-hot', hours: 1 }] } })); // prettier-ignore
+    const chanceAt = (own: typeof brief) =>
+      asTakenDown(own, layout, { atMs: Date.UTC(2027, 2, 13, 9), afterH: 4, checks: [], belief: null })
+        .chanceDry;
+    expect(chanceAt(hooded)).toBeGreaterThan(chanceAt(brief) + 0.5);
+  });
+
   it('stands in the place of the forecast for what it settles, and of nothing else', () => {
     const standing = standingForecast(plan, wet);
     expect(standing.daysPresentable).toEqual(wet.daysPresentable);

@@ -5,6 +5,7 @@ import { beliefAfterChecks } from '../drying/dryness-checks';
 import { chanceDry, type RateBelief } from '../drying/rate-belief';
 import { planFile, type PlanFile } from '../formats/plan-file';
 import type { Layout } from '../parting/layout';
+import { HOUR_MS, MINUTE_MS } from '../units/time';
 import { dampAtTakedown, dryingForecast, sectionTimes } from './drying-forecast';
 import { forecastBasis } from './forecast';
 import { plannedResult } from './planned-result';
@@ -28,6 +29,18 @@ export interface Takedown {
   readonly belief: RateBelief | null;
 }
 
+/** The brief with the day as it came: drying steps lie between the end of the set and the takedown. */
+function inRealDay(brief: Brief, layout: Layout, atMs: number, afterH: number): Brief {
+  const { day, drying } = forecastBasis({ ...brief, wearByMs: null, startAtMs: null }, layout);
+  const prepMin = day.prep.reduce((sum, { minutes }) => sum + minutes, 0);
+  const workMs = (prepMin + drying.waiting.installMin) * MINUTE_MS;
+  return {
+    ...brief,
+    startAtMs: atMs - afterH * HOUR_MS - workMs,
+    wearByMs: atMs + (day.takedownMin + day.separatingMin) * MINUTE_MS,
+  };
+}
+
 /**
  * Curl, look and days of a set by how damp it was when it was taken down: as the forecast has it, but for the moment and
  * for what was felt.
@@ -37,7 +50,7 @@ export function asTakenDown(
   layout: Layout,
   { atMs, afterH, checks, belief: begunWith }: Takedown,
 ): TakenDown {
-  const basis = forecastBasis(brief, layout);
+  const basis = forecastBasis(inRealDay(brief, layout, atMs, afterH), layout);
   const drying = dryingForecast(basis.drying, []);
   const belief = beliefAfterChecks(
     begunWith ?? drying.belief,
