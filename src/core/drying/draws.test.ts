@@ -7,6 +7,7 @@ import { layoutFor } from '../plan/layout-for';
 import { dosesOf } from '../plan/dosing';
 import { planSections } from '../plan/section-forecasts';
 import { quantiles } from '../stats/quantile';
+import { drawnHeads } from './draws';
 import { beliefFromDraws, chanceDry, drySpread } from './rate-belief';
 
 const basisOf = (input: BriefInput) => {
@@ -38,6 +39,11 @@ describe('heads drawn at random', () => {
     expect(p50 / usual).toBeLessThan(1.2);
     expect(p50 / p10).toBeGreaterThan(1.25);
     expect(p90 / p50).toBeLessThan(1.8);
+  });
+
+  it('in air that moves half as much dry later', () => {
+    const still = drawnHeads({ ...basis.uncertain, movement: 0.5 }, 1, 0, 20);
+    still.forEach((head, i) => expect(head.allH).toBeGreaterThan(heads[i]!.allH));
   });
 
   it('a head that is known well spreads less, and a quick one dries sooner', () => {
