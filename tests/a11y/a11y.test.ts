@@ -37,6 +37,7 @@ beforeAll(async () => {
     `/sets/${worn}`,
     '/shelf',
     '/shelf/products/new',
+    '/shelf/dryers/new',
     `/shelf/mixes/${await first('select id from mixes')}`,
     '/studio',
     '/help',

@@ -190,7 +190,6 @@ const UNSEEN_H = 2.5 / 60;
 describe('for any head and set', () => {
   // Without a time to be ready, steps lie as they are asked for, whatever the clock says.
   const quick = (input: BriefInput): BriefInput => ({ ...input, draws: 0, wearBy: undefined });
-  const dryH = (input: BriefInput) => planOf(quick(input)).drying.dryAfterH.p50;
   const never = (earlier: number, later: number, what: string) =>
     expect(earlier, what).toBeLessThanOrEqual(later * STEP_NOISE + UNSEEN_H);
   const mistings = (plan: ReturnType<typeof planOf>) =>
@@ -261,31 +260,6 @@ describe('for any head and set', () => {
         },
       ),
       { numRuns: 60 },
-    );
-  });
-
-  it('a hot hood dries no later than a cool one, and that than open air', () => {
-    fc.assert(
-      fc.property(anyBrief, (input) => {
-        const temperatureC = Math.min(35, input.room?.temperatureC ?? 22);
-        const under = (method: 'hood-hot' | 'hood-cool' | 'air') =>
-          dryH({ ...input, room: { ...input.room, temperatureC }, drying: [{ method, hours: UNTIL_DRY_H }] });
-        const [hot, cool, air] = [under('hood-hot'), under('hood-cool'), under('air')];
-        never(hot, cool, 'hot and cool');
-        never(cool, air, 'cool and air');
-      }),
-      { numRuns: 40 },
-    );
-  });
-
-  it('more product water dries no sooner', () => {
-    fc.assert(
-      fc.property(anyBrief, fc.double({ min: 0, max: 30, noNaN: true }), (input, grams) => {
-        const withWater = (own: number) =>
-          dryH({ ...input, set: { ...input.set, layers: [{ role: 'water', grams: own }] } });
-        never(withWater(grams), withWater(grams + 15), `${grams} g`);
-      }),
-      { numRuns: 40 },
     );
   });
 
