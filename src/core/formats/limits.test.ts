@@ -30,7 +30,7 @@ const full = (): BriefInput =>
     brief: {
       parting: { zoneSize: { nape: 1 } },
       prep: [{ step: 'cleanse', minutes: 10 }],
-      drying: [{ method: 'air', hours: 4 }],
+      drying: [{ method: 'air', hours: 4, airSpeedMS: 1, airC: 40 }],
       pace: { median: 1, lnSd: 0.1 },
       dryingRate: { median: 1, lnSd: 0.1 },
       draws: 10,
@@ -83,6 +83,8 @@ const RANGES: readonly (readonly [path: string, low: number, high: number, step:
   ['room.dewPointOutsideC', -30, 35, 0.1],
   ['prep.0.minutes', 1, 240, 1],
   ['drying.0.hours', 0.05, 96, 0.01],
+  ['drying.0.airSpeedMS', 0.2, 8, 0.01],
+  ['drying.0.airC', 20, 75, 0.1],
   ['pace.median', 0.3, 3, 0.01],
   ['pace.lnSd', 0, 1, 0.01],
   ['dryingRate.median', 0.3, 3, 0.01],
