@@ -34,18 +34,20 @@ function DryerChoice({
     ({ airSpeedMS, airC }) => airSpeedMS === step.airSpeedMS && (airC ?? undefined) === step.airC,
   );
   return (
-    <SelectField
-      label="With"
-      value={chosen?.id ?? LIKE_MOST}
-      options={[
-        { value: LIKE_MOST, label: 'one like most' },
-        ...own.map(({ id, name }) => ({ value: id, label: name })),
-      ]}
-      onChange={(id) => {
-        const machine = own.find((one) => one.id === id);
-        onChange({ airSpeedMS: machine?.airSpeedMS, airC: machine?.airC ?? undefined });
-      }}
-    />
+    <div className={styles.machine}>
+      <SelectField
+        label="With"
+        value={chosen?.id ?? LIKE_MOST}
+        options={[
+          { value: LIKE_MOST, label: 'one like most' },
+          ...own.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => {
+          const machine = own.find((one) => one.id === id);
+          onChange({ airSpeedMS: machine?.airSpeedMS, airC: machine?.airC ?? undefined });
+        }}
+      />
+    </div>
   );
 }
 
@@ -80,15 +82,17 @@ export function DryingSteps({
               }}
             />
           </div>
-          <NumberField
-            label="For"
-            unit="h"
-            value={step.hours}
-            {...SET_RANGES.dryingHours}
-            step={0.25}
-            width={92}
-            onCommit={(hours) => change(i, { hours })}
-          />
+          <div className={styles.hours}>
+            <NumberField
+              label="For"
+              unit="h"
+              value={step.hours}
+              {...SET_RANGES.dryingHours}
+              step={0.25}
+              width={92}
+              onCommit={(hours) => change(i, { hours })}
+            />
+          </div>
           <DryerChoice step={step} dryers={dryers} onChange={(output) => change(i, output)} />
           {steps.length > 1 && (
             <IconButton
