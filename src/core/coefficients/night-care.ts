@@ -6,16 +6,18 @@ export interface NightCare {
   /** How much the curl opens a night. */
   readonly opening: number;
   readonly volume: number;
+  /** Hands do something to every section each night. */
+  readonly worksByNight: boolean;
   /** Whether hair still damp is under satin meanwhile. */
   readonly isCovered: boolean;
 }
 
 export const nightCares = {
-  nothing: { label: 'Nothing', phrase: 'no night care', lnDays: -0.4, opening: 0, volume: -0.1, isCovered: false },
-  'gather-and-bonnet': { label: 'Loose gather and bonnet', phrase: 'loose gather and bonnet at night', lnDays: 0, opening: 0.01, volume: 0.05, isCovered: true },
-  scarf: { label: 'Scarf', phrase: 'scarf at night', lnDays: 0.03, opening: 0.004, volume: -0.15, isCovered: true },
-  're-twists': { label: 'Big re-twists', phrase: 'big re-twists at night', lnDays: 0.1, opening: 0.045, volume: 0.2, isCovered: true },
-  're-knots': { label: 'Re-knots', phrase: 're-knots at night', lnDays: 0.05, opening: 0.015, volume: 0.15, isCovered: true },
+  nothing: { label: 'Nothing', phrase: 'no night care', lnDays: -0.4, opening: 0, volume: -0.1, worksByNight: false, isCovered: false },
+  'gather-and-bonnet': { label: 'Loose gather and bonnet', phrase: 'loose gather and bonnet at night', lnDays: 0, opening: 0.01, volume: 0.05, worksByNight: false, isCovered: true },
+  scarf: { label: 'Scarf', phrase: 'scarf at night', lnDays: 0.03, opening: 0.004, volume: -0.15, worksByNight: false, isCovered: true },
+  're-twists': { label: 'Big re-twists', phrase: 'big re-twists at night', lnDays: 0.1, opening: 0.045, volume: 0.2, worksByNight: true, isCovered: true },
+  're-knots': { label: 'Re-knots', phrase: 're-knots at night', lnDays: 0.05, opening: 0.015, volume: 0.15, worksByNight: true, isCovered: true },
 } as const satisfies Record<string, NightCare>; // prettier-ignore
 
 export type NightCareId = keyof typeof nightCares;

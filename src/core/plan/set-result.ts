@@ -53,7 +53,7 @@ const holdOf = ({ layer }: Dose) =>
   layer.hold === undefined ? productRoles[layer.role].hold : layer.hold / FULL_SCALE;
 
 /** The strongest hold of the layers and the product that brings it. */
-function strongestHold(doses: readonly Dose[]): { hold: number; holdName: string | null } {
+export function strongestHold(doses: readonly Dose[]): { hold: number; holdName: string | null } {
   const none = productRoles.water.hold;
   const strongest = doses.reduce<Dose | null>(
     (best, dose) => (best && holdOf(best) >= holdOf(dose) ? best : dose),
@@ -63,7 +63,8 @@ function strongestHold(doses: readonly Dose[]): { hold: number; holdName: string
   return { hold: holdOf(strongest), holdName: productRoles[strongest.layer.role].label.toLowerCase() };
 }
 
-function setFacts(
+/** What look and life of a group of zones depend on. */
+export function setFacts(
   brief: Brief,
   { set, sections }: ZoneGroup,
   hold: ReturnType<typeof strongestHold>,

@@ -36,6 +36,7 @@ export const bantuKnot = defineTechnique({
     opening: [0.4, 0, 1, 'F'],
     shortestCm: [8, 6, 12, 'C'],
     longestCm: [70, 50, 100, 'C'],
+    tension: [0.6, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'ball', packing: 0.34, openShare: 0.63 },
   pressesAsleep: true,

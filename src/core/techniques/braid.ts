@@ -44,6 +44,7 @@ export const braid = defineTechnique({
     opening: [0.06, 0, 0.2, 'F'],
     shortestCm: [6, 4, 9, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.5, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.36, axialRatio: 0.86, perimeterFactor: 1.3, rootExposure: 0.78 },
   leaveInDays: 42,

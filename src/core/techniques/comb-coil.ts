@@ -36,6 +36,7 @@ export const combCoil = defineTechnique({
     opening: [0.035, 0, 0.1, 'F'],
     shortestCm: [1.5, 1, 3, 'C'],
     longestCm: [15, 10, 20, 'C'],
+    tension: [0.1, 0, 1, 'A'],
   }),
   dryingShape: fingerCoil.dryingShape,
   needsWet: true,

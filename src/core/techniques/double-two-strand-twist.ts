@@ -42,6 +42,7 @@ export const doubleTwoStrandTwist = defineTechnique({
     opening: [0.014, 0, 0.05, 'F'],
     shortestCm: [6, 4, 9, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.2, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.34, axialRatio: 0.76, perimeterFactor: 1.34, rootExposure: 0.78 },
   leaveInDays: 14,

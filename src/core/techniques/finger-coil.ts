@@ -35,6 +35,7 @@ export const fingerCoil = defineTechnique({
     opening: [0.035, 0, 0.1, 'F'],
     shortestCm: [4, 3, 6, 'C'],
     longestCm: [60, 40, 80, 'C'],
+    tension: [0, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.32, axialRatio: 0.6, perimeterFactor: 1.1, rootExposure: 0.78 },
   needsWet: true,

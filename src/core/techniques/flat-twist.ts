@@ -43,6 +43,7 @@ export const flatTwist = defineTechnique({
     opening: [0.28, 0.1, 0.6, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.5, 0, 1, 'A'],
   }),
   dryingShape: {
     kind: 'rope',

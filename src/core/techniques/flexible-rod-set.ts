@@ -38,6 +38,7 @@ export const flexibleRodSet = defineTechnique({
     opening: [0.75, 0.4, 1.1, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.2, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'layer', packing: 0.3, rootExposure: 0.37, lengthExposure: 0.9 },
   form: (hair, rod) =>

@@ -36,6 +36,7 @@ export const rodSet = defineTechnique({
     opening: [0.75, 0.4, 1.1, 'F'],
     shortestCm: [4, 3, 6, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.4, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'layer', packing: 0.32, rootExposure: 0.52, lengthExposure: 0.9 },
   pressesAsleep: true,

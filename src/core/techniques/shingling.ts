@@ -35,6 +35,7 @@ export const shingling = defineTechnique({
     opening: [0.03, 0, 0.1, 'F'],
     shortestCm: [3, 2, 5, 'C'],
     longestCm: [40, 25, 60, 'C'],
+    tension: [0, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.28, axialRatio: 0.6, perimeterFactor: 1.2, rootExposure: 0.78 },
   needsWet: true,

@@ -37,6 +37,7 @@ export const spiralFormer = defineTechnique({
     opening: [0.11, 0, 0.3, 'F'],
     shortestCm: [10, 7, 14, 'C'],
     longestCm: [80, 50, 100, 'C'],
+    tension: [0.2, 0, 1, 'A'],
   }),
   dryingShape: {
     kind: 'ribbon',

@@ -21,6 +21,7 @@ const MEANING = {
   ],
   shortestCm: ['cm', 'shortest hair that holds it'],
   longestCm: ['cm', 'longest hair it is done on'],
+  tension: ['points', 'how much putting it in and undoing it pulls, of ten'],
 } as const;
 
 export type TechniqueNumber = keyof typeof MEANING;

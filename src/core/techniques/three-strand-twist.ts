@@ -37,6 +37,7 @@ export const threeStrandTwist = defineTechnique({
     opening: [0.06, 0, 0.2, 'F'],
     shortestCm: [7, 5, 10, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.2, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.33, axialRatio: 0.78, perimeterFactor: 1.28, rootExposure: 0.78 },
   leaveInDays: 14,

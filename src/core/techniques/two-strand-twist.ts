@@ -37,6 +37,7 @@ export const twoStrandTwist = defineTechnique({
     opening: [0.06, 0, 0.2, 'F'],
     shortestCm: [5, 3, 8, 'C'],
     longestCm: [120, 60, 120, 'C'],
+    tension: [0.1, 0, 1, 'A'],
   }),
   dryingShape: { kind: 'rope', packing: 0.32, axialRatio: 0.8, perimeterFactor: 1.34, rootExposure: 0.78 },
   plaitedRootShape: {

@@ -1,0 +1,98 @@
+import { coefficients } from './coefficient';
+
+/** How ways to do a head are weighed against each other (suggest; judgement, checked by sixteen heads). */
+export const suggestion = coefficients({
+  asked: [2, '–', 1, 4, 'A', 'what a wish adds to the weight of its figure'],
+  suit: [0.25, '–', 0.1, 0.5, 'A', 'each point of suiting this hair'],
+  chance: [0.4, '–', 0.2, 0.8, 'A', 'being sure to be dry'],
+  unsure: [3, '–', 2, 5, 'A', 'each share of sureness that is missing'],
+  frizz: [0.05, '–', 0.02, 0.1, 'A', 'each point of frizz'],
+  overtime: [3, '–', 2, 5, 'A', 'work over what there is strength for, as a share'],
+  longestWorkMin: [180, 'min', 120, 240, 'C', 'work that nobody does gladly, where no limit is named'],
+  toBuy: [0.6, '–', 0.3, 1, 'A', 'a product that is not on the shelf'],
+  short: [0.8, '–', 0.4, 1.5, 'A', 'the share of a dose that is missing'],
+  sitting: [0.08, '–', 0.03, 0.15, 'A', 'each hour under blown air'],
+  fewPieces: [0.5, '–', 0.2, 1, 'A', 'too few pieces to cover the head'],
+  coveringPieces: [40, 'pieces', 30, 60, 'C', 'that cover a head of usual density'],
+  coveringThin: [12, 'pieces', 5, 20, 'C', 'more of them where density is thin'],
+  straight: [6, '–', 3, 10, 'A', 'each share of length beyond a curl'],
+  straightFrom: [0.88, 'share', 0.85, 0.92, 'A', 'stretch from which hair hangs'],
+  straightMeant: [0.15, '–', 0, 0.4, 'A', 'of that where flat and long is what the technique is for'],
+  warned: [0.6, '–', 0.3, 1, 'A', 'a caution that warns'],
+  countPull: [0.4, 'points', 0.2, 0.8, 'A', 'each doubling away from the usual count, squared'],
+  toolPull: [1, 'points', 0.4, 1.5, 'A', 'each doubling away from the usual size of rod, squared'],
+  usualToolMm: [16, 'mm', 13, 20, 'C', 'rod that most take on hair of usual length'],
+  usualToolCm: [22, 'cm', 18, 28, 'C', 'that length; longer hair takes larger rods, as its root'],
+  countPoint: [0.12, 'ln', 0.08, 0.2, 'A', 'more or fewer sections for each point that asks for it'],
+  countDensity: [0.5, 'power', 0.3, 0.8, 'A', 'of sections with density'],
+  countHead: [1.2, 'power', 1, 2, 'A', 'of sections with the girth of the head'],
+  againstCondition: [0.5, '–', 0.3, 0.7, 'A', 'of a trait that a condition speaks against'],
+  second: [0.5, '–', 0.3, 0.7, 'A', 'of the second row that says the same'],
+  further: [0.25, '–', 0.1, 0.4, 'A', 'of each further one'],
+  school: [2.5, 'points', 2, 4, 'A', 'a school taken on this head before: more than any row'],
+  fewestDays: [1.5, 'days', 1, 2, 'C', 'as good as not lasting'],
+  enoughDays: [10, 'days', 7, 14, 'C', 'beyond this little is gained'],
+  beyondEnough: [0.1, '–', 0, 0.3, 'A', 'of lasting past that'],
+  leastDefinition: [3, 'points', 2, 4, 'A', 'definition that counts for nothing'],
+  definitionScale: [2.6, 'points', 2, 4, 'A', 'over which definition is gained'],
+  definitionTop: [1.05, '–', 1, 1.2, 'A', 'of all definition there can be'],
+  leastVolume: [3, 'points', 2, 4, 'A', 'volume that counts for nothing'],
+  volumeScale: [6, 'points', 4, 7, 'A', 'over which volume is gained'],
+  leastStretch: [0.3, 'share', 0.2, 0.4, 'A', 'stretch that counts for nothing'],
+  stretchScale: [0.65, 'share', 0.5, 0.7, 'A', 'over which length is gained'],
+  bend: [
+    0.8,
+    'power',
+    0.6,
+    1,
+    'A',
+    'of volume, length, softness and gentleness: the first of it counts most',
+  ],
+  littleWorkMin: [45, 'min', 30, 60, 'C', 'work that nobody minds'],
+  muchWorkMin: [300, 'min', 240, 360, 'C', 'work that fills a day'],
+  nightWorkMin: [20, 'min', 10, 30, 'C', 'of re-twisting over the days it is worn'],
+});
+
+/** What each figure weighs before anything is wished for. */
+export const WANT_WEIGHT = {
+  lasts: 0.45,
+  defined: 0.6,
+  big: 0.15,
+  long: 0.2,
+  soft: 0.3,
+  'little-work': 0.5,
+  gentle: 0.3,
+} as const;
+
+/** What makes a set soft to the hand, points of ten (suggest; common practice). */
+export const softness = coefficients({
+  base: [6.5, 'points', 5, 8, 'A', 'hair with nothing on it'],
+  gelCast: [4.5, 'points', 3, 6, 'A', 'of a full gel'],
+  lotionCast: [2.4, 'points', 1.5, 3.5, 'A', 'of a full setting lotion'],
+  foamCast: [1.8, 'points', 1, 3, 'A', 'of a full foam'],
+  pomadeCast: [1.2, 'points', 0.5, 2, 'A', 'of a full pomade or wax'],
+  overMoist: [0.65, '–', 0.5, 0.8, 'A', 'of a cast over something moist'],
+  cream: [0.9, 'points', 0.5, 1.5, 'A', 'under it'],
+  butter: [0.8, 'points', 0.5, 1.5, 'A', 'under it'],
+  oil: [0.6, 'points', 0.3, 1, 'A', 'under or over it'],
+  oiledHands: [0.3, 'points', 0.1, 0.6, 'A', 'at takedown'],
+  conditioned: [0.4, 'points', 0.2, 0.8, 'A', 'after a deep conditioner'],
+  thirsty: [-1.3, 'points', -2, -0.5, 'A', 'nothing moist on porous, coarse or tight hair'],
+  weighedDown: [-2.2, 'points', -3, -1, 'A', 'heavy on fine strands'],
+});
+
+/** What is kind to hair and scalp, points of ten (suggest; common practice). */
+export const gentleness = coefficients({
+  base: [9.5, 'points', 9, 10, 'A', 'nothing that pulls, heats or frays'],
+  hotHoodC: [54, '°C', 52, 56, 'A', 'a hood from this on is a hot one'],
+  hot: [-2.8, 'points', -4, -2, 'A', 'hot air'],
+  diffuser: [-1.2, 'points', -2, -0.5, 'A', 'a diffuser'],
+  warm: [-1, 'points', -2, -0.5, 'A', 'a warm hood'],
+  cool: [-0.3, 'points', -0.6, 0, 'A', 'a cool hood'],
+  blowOut: [-2.8, 'points', -4, -2, 'A', 'a blow-out'],
+  flatRoots: [-1.2, 'points', -2, -0.5, 'A', 'plaited roots'],
+  pressedAsleep: [-0.9, 'points', -1.5, -0.4, 'A', 'something hard slept on'],
+  piece: [-0.4, 'points', -0.6, -0.2, 'A', 'each further piece at takedown'],
+  fluff: [-0.25, 'points', -0.5, -0.1, 'A', 'each step of fluffing'],
+  oiled: [0.4, 'points', 0.2, 0.6, 'A', 'oiled hands'],
+});
