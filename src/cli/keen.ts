@@ -5,9 +5,11 @@ import { backupCommand, restoreCommand } from './backup-commands';
 import { daysLastedCommand } from './days-lasted-command';
 import { forecastCommand } from './forecast-command';
 import { refuse, refuseAll } from './refuse';
+import { suggestCommand } from './suggest-command';
 
 const commands: Readonly<Record<string, Command>> = {
   forecast: forecastCommand,
+  suggest: suggestCommand,
   'days-lasted': daysLastedCommand,
   backup: backupCommand,
   restore: restoreCommand,
@@ -18,6 +20,7 @@ const commands: Readonly<Record<string, Command>> = {
 const HELP = `Keen Spiral on the command line.
 
   keen forecast BRIEF.json    print the plan of a brief
+  keen suggest WISH.json      print what to do on a head, and why
   keen days-lasted ROWS.csv   how long styles last, by group
   keen backup FILE            copy the whole database into a new file
   keen restore FILE           put such a copy back in its place

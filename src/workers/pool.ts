@@ -8,6 +8,8 @@ import { asTakenDown, type Takedown, type TakenDown } from '../core/plan/as-take
 import { SETTLED_DRAWS } from '../core/plan/draw-counts';
 import { forecast } from '../core/plan/forecast';
 import { layoutFor } from '../core/plan/layout-for';
+import type { SuggestionsFile } from '../core/formats/suggestions-file';
+import { answerWish } from '../core/suggest/suggest';
 import type { RateBelief } from '../core/drying/rate-belief';
 
 /** What a set keeps of its forecast when it is begun. */
@@ -28,6 +30,8 @@ export interface BegunForecast {
 export const tasks = {
   /** What the command line and HTTP answer. */
   answer: (raw: unknown): Checked<PlanFile> => answerBrief(raw),
+  /** What the command line and HTTP answer to a wish. */
+  suggest: (raw: unknown): Checked<SuggestionsFile> => answerWish(raw),
   /** What the screens show; `draws` 0 is the quick estimate. */
   view: ({ brief, draws }: { brief: unknown; draws: number }): Checked<AnsweredView> => {
     const draft = answerDraft(brief, null);

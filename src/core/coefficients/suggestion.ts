@@ -53,17 +53,6 @@ export const suggestion = coefficients({
   nightWorkMin: [20, 'min', 10, 30, 'C', 'of re-twisting over the days it is worn'],
 });
 
-/** What each figure weighs before anything is wished for. */
-export const WANT_WEIGHT = {
-  lasts: 0.45,
-  defined: 0.6,
-  big: 0.15,
-  long: 0.2,
-  soft: 0.3,
-  'little-work': 0.5,
-  gentle: 0.3,
-} as const;
-
 /** What makes a set soft to the hand, points of ten (suggest; common practice). */
 export const softness = coefficients({
   base: [6.5, 'points', 5, 8, 'A', 'hair with nothing on it'],

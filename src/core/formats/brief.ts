@@ -18,6 +18,7 @@ import { PREP_STEP_IDS } from '../coefficients/prep-steps';
 import { START_STATE_IDS } from '../coefficients/start-states';
 import { HAND_IDS } from '../coefficients/hands';
 import { DRYING_METHOD_IDS } from '../drying-methods';
+import { KNOWABLE } from '../hair/head';
 import { ZONES } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
@@ -74,6 +75,12 @@ export const headInput = z.strictObject({
   porosity: choice('porosity', Object.keys(POROSITY) as Porosity[]).default(USUAL_HEAD.porosity),
   stretchedLengthCm,
   conditions: z.array(choice('condition', CONDITIONS)).default([]),
+  notKnown: z
+    .array(choice('field of the head', KNOWABLE))
+    .default([])
+    .describe(
+      'measured by nobody: what stands there is what is usual, and what hangs on it gets a wider range',
+    ),
 });
 
 /** A rod, former or other tool as it is written. */

@@ -26,6 +26,7 @@ export const USUAL_HEAD = {
   naturalCoilDiameterMm: 8,
   shrinkage: 0.5,
   porosity: 'medium',
+  stretchedLengthCm: 22,
 } as const;
 
 /** Rods and formers that exist. */
@@ -67,6 +68,8 @@ export const SET_RANGES = {
   fluffing: { low: 0, high: 3 },
   dryingHours: { low: 0.05, high: 96 },
   prepMinutes: { low: 1, high: 240 },
+  handsOnHours: { low: 0.25, high: 16 },
+  sureness: { low: 0.5, high: 0.99 },
 } as const satisfies Record<string, Range>;
 
 /** Days after the takedown on which wear can be entered. */

@@ -77,6 +77,7 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
     shrinkage: head.shrinkage,
     porosity: head.porosity,
     conditions: head.conditions,
+    notKnown: head.notKnown,
     stretchedLengthCm: perZone((zone) => (typeof length === 'number' ? length : length[zone])),
   };
 }

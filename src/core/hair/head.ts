@@ -1,6 +1,18 @@
 import { hair, type Porosity } from '../coefficients/hair';
 import type { PerZone } from './zone';
 
+/** What can be measured of a head, or not be known: the usual is taken then, and ranges are wider. */
+export const KNOWABLE = [
+  'stretchedLengthCm',
+  'shrinkage',
+  'naturalCoilDiameterMm',
+  'strandDiameterUm',
+  'densityPerCm2',
+  'porosity',
+  'circumferenceCm',
+] as const;
+export type Knowable = (typeof KNOWABLE)[number];
+
 /** A head as measured on one day. */
 export interface Head {
   readonly circumferenceCm: number;
@@ -12,6 +24,8 @@ export interface Head {
   readonly porosity: Porosity;
   readonly conditions: readonly string[];
   readonly stretchedLengthCm: PerZone<number>;
+  /** Of its fields, those that stand at what is usual because nobody measured them. */
+  readonly notKnown: readonly Knowable[];
 }
 
 /** Hair-bearing scalp, cm², from the circumference (set-geometry §2). @example scalpAreaCm2(56) // => 650 */

@@ -14,7 +14,7 @@ import { SuitTable } from './suit';
 import { NOMINAL_H, type Times } from './trial';
 import type { Axis, Stack, Way } from './way';
 import type { Asked, FollowedSchool } from './ways';
-import { weightsOf, type Want } from './wish';
+import { weightsOf, type Want } from '../coefficients/wants';
 import { dueSizes, zoneSizes } from './zone-sizes';
 
 /** What somebody wants of a set, for one head with what is at hand. */
@@ -87,12 +87,29 @@ function followed(schools: ChosenSchools): FollowedSchool[] {
   });
 }
 
+/** Nine in the morning of a day without a date: where no time is set, a set is thought of over a night. */
 const NINE_MS = 9 * HOUR_MS;
+/** Longest that work is begun before a night, and the least day that is worth getting up for, h (common practice). */
+const EVENING_H = 5;
+const LATEST_EVENING_H = 4;
+const WHOLE_DAY_H = 8;
+
+/**
+ * When work begins where nobody says: in the evening before, or in the morning where the day is long enough.
+ *
+ * @source common practice: a set that is worn in the morning goes in at six in the evening
+ */
+export function usualStartMs(readyMs: number, sleep: Brief['sleep'], timeZone: string): number {
+  const begin = readyMs - NOMINAL_H * HOUR_MS;
+  const [night] = sleep ? nightsBetween(sleep, timeZone, begin, begin + LATEST_EVENING_H * HOUR_MS) : [];
+  if (!night) return begin;
+  return readyMs - night.endMs >= WHOLE_DAY_H * HOUR_MS ? night.endMs : night.startMs - EVENING_H * HOUR_MS;
+}
 
 /** When the set begins and must be ready; a night where no time is set. */
-export function timesOf({ startAtMs, wearByMs }: Brief): Times {
+export function timesOf({ startAtMs, wearByMs, sleep, timeZone }: Brief): Times {
   const readyMs = wearByMs ?? NINE_MS;
-  return { readyMs, startMs: startAtMs ?? readyMs - NOMINAL_H * HOUR_MS };
+  return { readyMs, startMs: startAtMs ?? usualStartMs(readyMs, sleep, timeZone) };
 }
 
 /** From first touch to ready, h; null where no time is set. */

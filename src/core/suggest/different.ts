@@ -67,4 +67,3 @@ export function differentIn(draft: Pick, kinds: readonly Pick[], asked: Asked): 
   }
   return chosen;
 }
-

@@ -5,7 +5,7 @@ import type { TechniqueId } from '../techniques';
 import { familyOf } from './families';
 import type { Figures } from './figures';
 import type { Habit } from './way';
-import { WANTS, type Want, type WantWeights } from './wish';
+import { WANTS, type Want, type WantWeights } from '../coefficients/wants';
 
 const c = suggestion.value;
 const bent = (share: number) => (share > 0 ? share ** c.bend : 0);

@@ -27,7 +27,7 @@ export interface SearchState {
 }
 
 /** Runs of the drying model that each stage may take: never time, so that the same question has the same answer. */
-const BUDGET = { first: 40, draft: 220, others: 110, each: 6 } as const;
+const BUDGET = { first: 40, draft: 220, others: 80, each: 5 } as const;
 const FIRST_STACKS = 5;
 /** What another run is known to be no better than: rough runs differ by this much. */
 const BOUND_SLACK = 0.02;

@@ -64,7 +64,10 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
         ? {}
         : {
             zones: Object.fromEntries(
-              zones.map(([zone, id]) => [zone, { technique: id, ...methodsOf(techniqueOf(id), way, null), tool: null }]),
+              zones.map(([zone, id]) => [
+                zone,
+                { technique: id, ...methodsOf(techniqueOf(id), way, null), tool: null },
+              ]),
             ),
           }),
     },
@@ -82,5 +85,5 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
 }
 
 /** Products of the shelf that its layers are. */
-export const productIdsOf = ({ way }: Pick): (string | null)[] => way.stack.layers.map(({ productId }) => productId);
-
+export const productIdsOf = ({ way }: Pick): (string | null)[] =>
+  way.stack.layers.map(({ productId }) => productId);

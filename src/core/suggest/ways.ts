@@ -162,6 +162,7 @@ export class Ways {
   private readonly stackLists = new Map<string, StackChoice[]>();
   private steps: Steps | null = null;
   readonly habits: readonly Habit[];
+  readonly starts = STARTS;
 
   constructor(readonly asked: Asked) {
     this.habits = habitsFor(asked.schools);
@@ -194,6 +195,11 @@ export class Ways {
     return [...new Set(counts)].map((sections) => ({ sections, countShare: sections / usual }));
   }
 
+  /** Every count of a technique that is tried. */
+  counts(technique: TechniqueId) {
+    return this.countsOf(technique, families[familyOf(technique)].countShares);
+  }
+
   /** Sets of some techniques, every size that goes round. */
   setChoices(techniques: readonly TechniqueId[], isFirst: boolean): Omit<SetChoice, 'zones'>[] {
     return techniques.flatMap((id) => {
@@ -209,7 +215,7 @@ export class Ways {
   }
 
   /** Sizes that go round, nearest to the usual first. */
-  private sizesFor(id: TechniqueId, count: number): PlannedTool[] {
+  sizesFor(id: TechniqueId, count: number): PlannedTool[] {
     const kind = techniqueOf(id).tool!;
     if (kind === 'end-rod') return [this.endRod(count) ?? []].flat();
     const usualMm = this.usualToolMm();
@@ -229,7 +235,7 @@ export class Ways {
     const key = `${choice.technique}/${choice.sections}/${choice.tool?.diameterMm ?? ''}`;
     const known = this.nodes.get(key);
     if (known !== undefined) return known;
-    const node = setNode(this.asked.base, choice, STARTS, this.habits[0]!);
+    const node = setNode(this.asked.base, choice, this.starts, this.habits[0]!);
     this.nodes.set(key, node);
     return node;
   }
@@ -246,9 +252,7 @@ export class Ways {
     const roots = [
       ...new Set([first, 'plain' as const, ...(plaited ? [plaited] : []), ...(taught ? [taught] : [])]),
     ].filter((id) => technique.rootMethods.includes(id));
-    const ends = technique.endsMethods.flatMap((endsMethod) => {
-      const tool = endsMethod !== 'rod' || technique.tool ? set.tool : this.endRod(set.sections);
-      if (tool === undefined) return [];
+    const ends = this.endsFor(set).flatMap(({ endsMethod, tool }) => {
       const suit = this.suitOf('ends', { ...plain, endsMethod });
       const { installMin, takedownMin } = endsMethods[endsMethod];
       return suit.isOut
@@ -277,6 +281,21 @@ export class Ways {
     return roots.flatMap((rootMethod) => {
       const suit = this.suitOf('root', { ...plain, rootMethod });
       return suit.isOut ? [] : best.map((end) => ({ rootMethod, ...end, suit: end.suit + suit.points }));
+    });
+  }
+
+  /** Ends that a set can be finished with, and the tool that they ask for. */
+  endsFor({
+    technique: id,
+    tool,
+    sections,
+  }: Omit<SetChoice, 'zones'>): Pick<Finish, 'endsMethod' | 'tool'>[] {
+    const technique = techniqueOf(id);
+    return technique.endsMethods.flatMap((endsMethod) => {
+      if (technique.tool) return [{ endsMethod, tool }];
+      if (endsMethod !== 'rod') return [{ endsMethod, tool: null }];
+      const rod = this.endRod(sections);
+      return rod ? [{ endsMethod, tool: rod }] : [];
     });
   }
 

@@ -13,8 +13,13 @@ export const roleName = (role: keyof typeof productRoles): string => productRole
 /** "gel over cream", "foam over leave-in", "cream and butter": what holds, and what is under it. */
 export function stackWords(stack: Stack): string {
   const hold = holdLayer(stack);
-  const moist = stack.layers.filter((layer) => isMoist(layer) && layer !== hold).map(({ role }) => roleName(role));
-  const under = moist.length > 0 ? moist : stack.layers.filter((layer) => layer.role === 'leave-in').map(({ role }) => roleName(role));
+  const moist = stack.layers
+    .filter((layer) => isMoist(layer) && layer !== hold)
+    .map(({ role }) => roleName(role));
+  const under =
+    moist.length > 0
+      ? moist
+      : stack.layers.filter((layer) => layer.role === 'leave-in').map(({ role }) => roleName(role));
   if (!hold) return under.length > 0 ? listed(under) : 'nothing on it';
   return under.length > 0 ? `${roleName(hold.role)} over ${listed(under)}` : roleName(hold.role);
 }
@@ -47,9 +52,10 @@ export function setWords({ technique, sections, tool, zones }: SetChoice): strin
 }
 
 /** "24 twists, foam over leave-in, overnight": a way in one line. */
-export const wayWords = ({ set, stack, startState, route }: Way): string =>
+export const wayWords = ({ set, stack, startState, endsMethod, route }: Way): string =>
   [
     setWords(set),
+    ...(endsMethod === 'rod' ? ['ends on rods'] : []),
     stackWords(stack),
     ...(startStates[startState].straightened > 0.5 ? ['on stretched hair'] : []),
     routeWords(route),

@@ -2,7 +2,7 @@ import { SET_RANGES } from '../formats/ranges';
 import { perZone, ZONES, type PerZone, type Zone } from '../hair/zone';
 import { clamp } from '../units/clamp';
 import { facts, type FactField, type FactId, type FactLevels } from './facts';
-import type { Want } from './wish';
+import type { Want } from '../coefficients/wants';
 
 /** How large sections are by zone, and why. */
 export interface SizeRule {

@@ -90,7 +90,10 @@ export const CONDITION_RULES: readonly Rule[] = [
     },
   }),
   ...rulesOf('always', 'safety', {
-    layers: { effects: { 'wound-without-hold': -2.5 }, text: 'A rod set without hold falls out as it is taken down.' },
+    layers: {
+      effects: { 'wound-without-hold': -2.5, 'coils-without-hold': -1.5 },
+      text: 'Rods and coils without hold fall open the day they are taken down.',
+    },
     drying: {
       effects: { 'rigid-asleep': -2, 'knots-asleep': -0.75, 'small-rigid-asleep': -0.5 },
       text: 'Rigid rods and knots press when slept on.',

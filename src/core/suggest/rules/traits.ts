@@ -110,7 +110,7 @@ export const TRAITS: readonly Rule[] = [
       text: 'A few centimetres: coils stay where braids and knots slip out.',
     },
     layers: { effects: { gel: 1 }, text: 'A few centimetres: gel holds what is too short to hold itself.' },
-    drying: { effects: { hood: 0.5 }, text: 'A few centimetres: half an hour under the hood and it is done.' },
+    drying: { effects: { 'hood-by-day': 0.5 }, text: 'A few centimetres: half an hour under the hood and it is done.' },
   }),
   ...rulesOf('not-so-short', 'trait', {
     technique: { effects: { shingling: -1.5 }, text: 'Shingling is for the longer top of a short cut; longer than that it tangles.' },

@@ -1,0 +1,65 @@
+import type { BriefInput } from '../formats/brief';
+import type { SuggestionsFile } from '../formats/suggestions-file';
+import { readBrief } from '../formats/read-brief';
+import { forecast } from '../plan/forecast';
+import { layoutFor } from '../plan/layout-for';
+import { capitalised } from '../words/words';
+import { scoreParts, type ScorePartId } from './score';
+import type { Pick } from './search';
+import { briefOfPick, productIdsOf } from './to-brief';
+import type { Asked } from './ways';
+import { wayWords } from './words';
+
+export type OptionFigures = SuggestionsFile['options'][number]['figures'];
+
+/** One way to do a head, written as a brief, with the figures that its plan says. */
+export interface Option {
+  readonly title: string;
+  readonly brief: BriefInput;
+  /** Products of the shelf, layer by layer. */
+  readonly productIds: readonly (string | null)[];
+  readonly products: SuggestionsFile['options'][number]['products'];
+  readonly figures: OptionFigures;
+  readonly score: number;
+  readonly scoreParts: Readonly<Record<ScorePartId, number>>;
+}
+
+/**
+ * Works a way out in full, with its sections cut.
+ *
+ * @param draws heads drawn for the chance; 0 is the quick estimate that a plan opens with
+ * @throws Error where the brief of a way cannot be read: a fault of ours
+ */
+export function optionOf(told: BriefInput, asked: Asked, pick: Pick, draws: number): Option {
+  const brief = briefOfPick(told, asked, pick);
+  const read = readBrief(brief);
+  if (!read.ok)
+    throw new Error(
+      `a suggestion is no brief: ${read.errors.map(({ path, message }) => `${path} ${message}`).join('; ')}`,
+    );
+  const { plan } = forecast(read.value, layoutFor(read.value), draws);
+  const { handsOn, drying, result, daysPresentable, doses } = plan;
+  const layers = pick.way.stack.layers;
+  const costs = layers.map(({ minorPerG }, i) => (minorPerG === null ? null : minorPerG * doses[i]!.grams));
+  return {
+    title: capitalised(wayWords(pick.way)),
+    brief,
+    productIds: productIdsOf(pick),
+    products: Object.fromEntries(layers.map(({ role, name }) => [role, name])),
+    figures: {
+      chanceDryAtWearBy: drying.chanceDryAtWearBy,
+      handsOnMin: handsOn.prepMin + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
+      daysPresentable: daysPresentable.p50,
+      definition: result.definition.p50,
+      frizz: result.frizz.p50,
+      volume: result.volume,
+      stretch: result.stretch,
+      curlDiameterMm: result.curlDiameterMm,
+      costMinor: costs.some((cost) => cost === null)
+        ? null
+        : costs.reduce<number>((sum, cost) => sum + cost!, 0),
+    },
+    score: pick.score,
+    scoreParts: scoreParts(pick.weighed, asked.weighing),
+  };
+}
