@@ -7,6 +7,7 @@ import type { ScaleReading } from '@/core/scale/scale';
 import type { DrawEndpoint } from './draw.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
 import type { ScaleEndpoint } from './scale.worker';
+import type { SuggestEndpoint, SuggestProgress } from './suggest.worker';
 
 /** A forecaster that runs beside the page and only ever answers the newest question. */
 export interface Forecaster {
@@ -88,6 +89,40 @@ export function startFit(
   return {
     done: done.finally(() => worker.terminate()),
     stop: () => worker.terminate(),
+  };
+}
+
+/** A suggester that runs beside the page; a newer wish ends an older one. */
+export interface Suggester {
+  /** Settles when the search is over or overtaken; what is wrong with the wish, if anything. */
+  readonly run: (wish: unknown, hear: (progress: SuggestProgress) => void) => Promise<readonly FieldError[]>;
+  readonly ask: Pick<Remote<SuggestEndpoint>, 'view' | 'explain' | 'whyNot' | 'option'>;
+  readonly stop: () => void;
+  readonly end: () => void;
+}
+
+/** Starts a suggest worker. */
+export function startSuggester(): Suggester {
+  const worker = new Worker(new URL('./suggest.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<SuggestEndpoint>(worker);
+  let newest = 0;
+  return {
+    run: (wish, hear) => {
+      const request = ++newest;
+      return remote.run(
+        wish,
+        proxy((progress: SuggestProgress) => {
+          if (request === newest) hear(progress);
+        }),
+      ) as Promise<readonly FieldError[]>;
+    },
+    ask: remote,
+    // What was on its way when the stop was pressed is not heard any more.
+    stop: () => {
+      newest++;
+      void remote.stop();
+    },
+    end: () => worker.terminate(),
   };
 }
 

@@ -3,7 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { TOPIC_IDS, topicOf } from '@/core/explain/topics';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
-import { arrive, choose, fill, openStep, press, see, textOf, unfold, planFor } from '../support/hands';
+import {
+  arrive,
+  choose,
+  fill,
+  openStep,
+  planFor,
+  press,
+  see,
+  startByHand,
+  textOf,
+  unfold,
+} from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -143,7 +154,7 @@ describe('a tapered cut', () => {
     }
     await press(scene.page, 'Keep this head');
     await arrive(scene.page, /^\/heads\/[a-z0-9]+$/);
-    await press(scene.page, 'Plan a set');
+    await startByHand(scene.page);
     await arrive(scene.page, /^\/plan\/.+/);
     await scene.page.waitForSelector('[data-section="18"]');
     await openStep(scene.page, 'Look');

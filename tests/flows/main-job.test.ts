@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cutOff, openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { arrive, choose, fill, press, see, textOf, forecastSettles } from '../support/hands';
+import { arrive, choose, fill, forecastSettles, press, see, startByHand, textOf } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('empty');
@@ -40,7 +40,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
   });
 
   it('plans 18 twists for tomorrow at nine, and chooses the drying', async () => {
-    await press(scene.page, 'Plan a set');
+    await startByHand(scene.page);
     await arrive(scene.page, /^\/plan\/[a-z0-9]+$/);
     await scene.page.waitForSelector('[data-section="18"]');
     await press(scene.page, 'One section more');
@@ -226,7 +226,7 @@ describe('the chair on a phone', () => {
   it('fits 390 px, tallies by tap, and loses no tap to a lost connection or a reload', async () => {
     await scene.page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle0' });
     await press(scene.page, 'Wren', 'link');
-    await press(scene.page, 'Plan a set');
+    await startByHand(scene.page);
     await arrive(scene.page, /^\/plan\//);
     await press(scene.page, 'Take to the chair');
     await arrive(scene.page, /^\/chair\//);

@@ -8,6 +8,7 @@ import {
   planFor,
   press,
   see,
+  startByHand,
   textOf,
 } from '../support/hands';
 import { setScene } from '../support/scene';
@@ -166,7 +167,7 @@ describe('the shelf', () => {
     const one = async (sql: string) => String((await scene.database.client.execute(sql)).rows[0]?.id);
     const ife = await one("select id from heads where name = 'Ife'");
     await scene.page.goto(`${scene.origin}/heads/${ife}`, { waitUntil: 'networkidle0' });
-    await press(scene.page, 'Plan a set');
+    await startByHand(scene.page);
     await arrive(scene.page, /\/plan\/[^/]+$/);
     await openStep(scene.page, 'Layers');
     await choose(

@@ -22,7 +22,7 @@ export async function fill(page: Page, name: string, text: string): Promise<void
   await page.keyboard.type(text);
 }
 
-/** Starts a plan for a head from the list of plans. */
+/** Starts a plan for a head from the list of plans, by hand from what is usual. */
 export async function planFor(page: Page, name: string): Promise<void> {
   await page.waitForSelector(named('Plan a set for'));
   const id = await page.$$eval(
@@ -31,7 +31,14 @@ export async function planFor(page: Page, name: string): Promise<void> {
     name,
   );
   await choose(page, 'Plan a set for', id);
-  await press(page, 'Plan a set');
+  await startByHand(page);
+}
+
+/** From a head, or the list of plans, past the first draft to a plan begun from what is usual. */
+export async function startByHand(page: Page): Promise<void> {
+  await press(page, 'Plan a set', 'link');
+  await press(page, 'Start by hand');
+  await page.waitForFunction(() => /^\/plan\/(?!first$)./.test(location.pathname));
 }
 
 /** Sets a date, a time or a list by its value, as the browser's own picker would. */

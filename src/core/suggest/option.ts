@@ -2,6 +2,7 @@ import type { BriefInput } from '../formats/brief';
 import type { SuggestionsFile } from '../formats/suggestions-file';
 import { readBrief } from '../formats/read-brief';
 import { forecast } from '../plan/forecast';
+import { drawLayout, type DrawnSection } from '../parting/drawn-layout';
 import { layoutFor } from '../plan/layout-for';
 import { capitalised } from '../words/words';
 import { scoreParts, type ScorePartId } from './score';
@@ -16,6 +17,8 @@ export type OptionFigures = SuggestionsFile['options'][number]['figures'];
 export interface Option {
   readonly title: string;
   readonly brief: BriefInput;
+  /** Its sections, ready to draw. */
+  readonly drawn: readonly DrawnSection[];
   /** Products of the shelf, layer by layer. */
   readonly productIds: readonly (string | null)[];
   readonly products: SuggestionsFile['options'][number]['products'];
@@ -37,13 +40,15 @@ export function optionOf(told: BriefInput, asked: Asked, pick: Pick, draws: numb
     throw new Error(
       `a suggestion is no brief: ${read.errors.map(({ path, message }) => `${path} ${message}`).join('; ')}`,
     );
-  const { plan } = forecast(read.value, layoutFor(read.value), draws);
+  const layout = layoutFor(read.value);
+  const { plan } = forecast(read.value, layout, draws);
   const { handsOn, drying, result, daysPresentable, doses } = plan;
   const layers = pick.way.stack.layers;
   const costs = layers.map(({ minorPerG }, i) => (minorPerG === null ? null : minorPerG * doses[i]!.grams));
   return {
     title: capitalised(wayWords(pick.way)),
     brief,
+    drawn: drawLayout(layout),
     productIds: productIdsOf(pick),
     products: Object.fromEntries(layers.map(({ role, name }) => [role, name])),
     figures: {

@@ -69,7 +69,7 @@ export function readWish(raw: unknown): Checked<ReadWish> {
     ...(sleep ? { sleep } : {}),
     ...(timeZone === undefined ? {} : { timeZone }),
     ...(wearBy === undefined ? {} : { wearBy }),
-    ...(startAt == null ? {} : { startAt }),
+    ...(startAt === null || startAt === undefined ? {} : { startAt }),
     pace,
     dryingRate,
     seed,

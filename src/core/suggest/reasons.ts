@@ -1,4 +1,4 @@
-import { startStates } from '../coefficients/start-states';
+import type { StartStateId } from '../coefficients/start-states';
 import { suggestion } from '../coefficients/suggestion';
 import { techniqueOf } from '../techniques';
 import { capitalised, plural } from '../words/words';
@@ -232,13 +232,23 @@ class Reasoner {
   }
 }
 
+/** What each start is good for, where neither hair nor wish decided alone. */
+const START_WORDS: Readonly<Record<StartStateId, string>> = {
+  dripping: 'Dripping wet: the most slip and the cleanest clumps.',
+  wet: 'Wet: slip and clean clumps, and time enough to dry.',
+  damp: 'Damp: sets sooner than wet, clumps better than dry.',
+  'nearly-dry': 'Nearly dry: it sets soonest of the washed starts.',
+  'stretched-misted': 'Stretched first: length and lift, and an hour of drying instead of a night.',
+  'stretched-dry': 'Stretched first: length and lift, and only the products to dry.',
+};
+
 /** What is said of a choice that nothing about this head decided. */
 function usualWords(axis: Axis, { way }: Pick): string | null {
   switch (axis) {
     case 'technique':
       return 'Best of all for what you want, weighed against every other set that this hair carries.';
     case 'start':
-      return `${startStates[way.startState].label}: nothing about this hair asks for another start.`;
+      return START_WORDS[way.startState];
     case 'layers':
       return 'Nothing about this hair asks for more, and nothing for less.';
     case 'sections':

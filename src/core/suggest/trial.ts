@@ -46,6 +46,10 @@ interface Setting {
   readonly isAsleepWork: boolean;
 }
 
+/** Whether blown air before the rest would go on into a night. */
+const isBlownAsleep = ({ first }: Way['route'], { nights }: DryingWindow) =>
+  first !== null && !first.method.canSleepIn && nights.some(({ fromH }) => fromH < first.hours);
+
 /** Water is told apart in steps of this, g per g of hair: nobody sees less. */
 const WATER_STEP = 0.06;
 
@@ -172,7 +176,7 @@ export class Trials {
       window,
       isWarned:
         isTight ||
-        (this.isTimed && setting.isAsleepWork) ||
+        (this.isTimed && (setting.isAsleepWork || isBlownAsleep(way.route, window))) ||
         dueCautions({ brief, facts: null, daysInSet: null }).some(
           ({ severity, code }) => severity === 'warn' && !STANDING.includes(code),
         ),

@@ -1,14 +1,17 @@
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { ZONE_LABEL, ZONES } from '../hair/zone';
-import { productRoles } from '../products';
+import { productRoles, type RoleId } from '../products';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { listed, plural } from '../words/words';
 import { holdLayer, isMoist } from './stack-traits';
 import type { Route, SetChoice, Stack, Way } from './way';
 
+/** Roles whose label is longer than anybody says. */
+const SPOKEN: Partial<Readonly<Record<RoleId, string>>> = { mousse: 'foam' };
+
 /** A role as it is said within a sentence: "leave-in". */
-export const roleName = (role: keyof typeof productRoles): string => productRoles[role].label.toLowerCase();
+export const roleName = (role: RoleId): string => SPOKEN[role] ?? productRoles[role].label.toLowerCase();
 
 /** "gel over cream", "foam over leave-in", "cream and butter": what holds, and what is under it. */
 export function stackWords(stack: Stack): string {

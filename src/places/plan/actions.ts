@@ -35,6 +35,7 @@ import {
   renamePlanInput,
   savePlanInput,
   schoolInput,
+  takeDraftInput,
 } from './plan-input';
 import { tomorrowMorning, usualPlan } from './usual-plan';
 
@@ -52,6 +53,34 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
       nowMs,
     ),
   );
+  revalidatePath('/plan');
+  return { id };
+});
+
+/** Makes a plan of a draft that was suggested for a head, and answers its id. */
+export const takeDraft = action(takeDraftInput, async ({ input, actor, database, nowMs }) => {
+  const studioId = actor.studio.id;
+  const { headId, ...content } = input;
+  const id = await database.write(async (tx) => {
+    const head = await findHead(tx, studioId, headId);
+    if (!head) throw new AppError('not-found');
+    const onShelf = new Set((await listProducts(tx, studioId)).map((product) => product.id));
+    return createPlan(
+      tx,
+      studioId,
+      {
+        ...content,
+        brief: onClockOf(content.brief, actor.studio.timeZone),
+        layerProductIds: content.layerProductIds.map((product) =>
+          product && onShelf.has(product) ? product : null,
+        ),
+        headId,
+        measurementId: head.measurement.id,
+        status: 'draft',
+      },
+      nowMs,
+    );
+  });
   revalidatePath('/plan');
   return { id };
 });

@@ -8,15 +8,14 @@ const id = z.string().min(1).max(64);
 
 const title = z.string().trim().min(1, 'give the plan a name').max(80, 'a name of at most 80 letters');
 
-const draft = {
-  revision: z.int().min(1),
-  title,
-  brief: briefInput,
-  layerProductIds: z.array(id.nullable()).max(8),
-};
+const content = { title, brief: briefInput, layerProductIds: z.array(id.nullable()).max(8) };
+const draft = { revision: z.int().min(1), ...content };
 /** What the plan desk sends to be kept, and the same at an address that names the plan. */
 export const savePlanInput = z.strictObject({ id, ...draft });
 export const draftInput = z.strictObject(draft);
+
+/** A draft that was suggested, taken as a plan of a head. */
+export const takeDraftInput = z.strictObject({ headId: id, ...content });
 
 export const planIdInput = z.strictObject({ id });
 export const newPlanInput = z.strictObject({ headId: id });

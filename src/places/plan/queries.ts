@@ -48,6 +48,25 @@ export const loadPlan = cache((id: string) =>
   }),
 );
 
+/** What a first draft for a head is made with, or null when she is gone. */
+export const loadFirst = cache((headId: string) =>
+  query(async ({ actor, database, nowMs }) => {
+    const { studio } = actor;
+    const head = await findHead(database.db, studio.id, headId);
+    return (
+      head && {
+        head,
+        products: await listProducts(database.db, studio.id),
+        tools: await listTools(database.db, studio.id),
+        dryers: await listDryers(database.db, studio.id),
+        hand: studio.hand,
+        clock: clockOf(studio),
+        nowMs,
+      }
+    );
+  }),
+);
+
 /** A page of plans, as its address asks for it, and the heads a new one can be made for. */
 export const loadPlans = (params: Parameters<typeof askedList>[0]) =>
   query(async ({ actor, database }) => {

@@ -4,6 +4,10 @@ import type { HandId } from '@/core/coefficients/hands';
 import type { HeadInput } from '@/core/formats/brief';
 import { twoStrandTwist } from '@/core/techniques/two-strand-twist';
 import type { DraftBrief } from '@/core/draft/draft-brief';
+import { localMs } from '@/core/schedule/local-time';
+import { minuteOfDay } from '@/core/schedule/sleep';
+import { usualStartMs } from '@/core/suggest/ask';
+import { DAY_MS } from '@/core/units/time';
 
 const READY_HOUR = 9;
 
@@ -16,6 +20,20 @@ export function tomorrowMorning(nowMs: number, timeZone: string): string {
   const today = Temporal.Instant.fromEpochMilliseconds(nowMs).toZonedDateTimeISO(timeZone).toPlainDate();
   return today.add({ days: 1 }).toPlainDateTime({ hour: READY_HOUR }).toString({ smallestUnit: 'minute' });
 }
+
+/** A morning that a set can still be made for, begun at the usual hour. */
+export function nextMorning(nowMs: number, timeZone: string): string {
+  const morning = tomorrowMorning(nowMs, timeZone);
+  return usualBegin(morning, timeZone) >= nowMs ? morning : tomorrowMorning(nowMs + DAY_MS, timeZone);
+}
+
+/** When work on a set usually begins, for the time that it is to be ready. */
+export const usualBegin = (ready: string, timeZone: string): number =>
+  usualStartMs(
+    localMs(ready, timeZone) ?? 0,
+    { fromMin: minuteOfDay(USUAL_SLEEP.from), untilMin: minuteOfDay(USUAL_SLEEP.until) },
+    timeZone,
+  );
 
 /** The plan a head starts from: twists, damp, leave-in and foam, air, ready tomorrow morning, done as was chosen on it before. */
 export function usualPlan(
