@@ -27,6 +27,7 @@ export const HEADS = {
       allergies: '',
       skinTone: 'mahogany',
       hairTone: 'black',
+      likes: ['big'],
     },
     measured: {
       circumferenceCm: 56,
@@ -47,6 +48,7 @@ export const HEADS = {
       allergies: 'coconut: patch-test anything new',
       skinTone: 'espresso',
       hairTone: 'black',
+      likes: ['lasts', 'soft'],
     },
     measured: {
       circumferenceCm: 54,
@@ -67,6 +69,7 @@ export const HEADS = {
       allergies: '',
       skinTone: 'chestnut',
       hairTone: 'dark-brown',
+      likes: ['defined'],
     },
     measured: {
       circumferenceCm: 57,
@@ -87,6 +90,7 @@ export const HEADS = {
       allergies: '',
       skinTone: 'amber',
       hairTone: 'blonde',
+      likes: ['soft', 'gentle'],
     },
     measured: {
       circumferenceCm: 55,
@@ -107,6 +111,7 @@ export const HEADS = {
       allergies: 'fragrance',
       skinTone: 'mahogany',
       hairTone: 'black',
+      likes: ['gentle', 'little-work'],
     },
     measured: {
       circumferenceCm: 52,
@@ -127,6 +132,7 @@ export const HEADS = {
       allergies: '',
       skinTone: 'chestnut',
       hairTone: 'auburn',
+      likes: ['lasts'],
     },
     measured: {
       circumferenceCm: 56,

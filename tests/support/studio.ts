@@ -34,6 +34,7 @@ export const CARD = {
   allergies: '',
   skinTone: 'mahogany',
   hairTone: 'black',
+  likes: [],
 };
 
 /** A fresh database in memory with one studio. */

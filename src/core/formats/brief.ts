@@ -69,6 +69,10 @@ export const headInput = z.strictObject({
   naturalCoilDiameterMm: within('natural coil diameter', HEAD_RANGES.naturalCoilDiameterMm, 'mm').default(
     USUAL_HEAD.naturalCoilDiameterMm,
   ),
+  zoneCoilMm: z
+    .partialRecord(z.enum(ZONES), within('natural coil diameter', HEAD_RANGES.naturalCoilDiameterMm, 'mm'))
+    .default({})
+    .describe('where the coil differs from that: looser in front, tighter at the nape'),
   shrinkage: within('shrinkage (a share, not a percentage)', HEAD_RANGES.shrinkage).default(
     USUAL_HEAD.shrinkage,
   ),

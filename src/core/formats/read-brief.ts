@@ -74,6 +74,7 @@ function readHead(head: ParsedBrief['head'], errors: FieldError[]): Head {
     densityPerCm2: head.densityPerCm2 ?? fromPonytail ?? USUAL_HEAD.densityPerCm2,
     strandDiameterUm: head.strandDiameterUm,
     naturalCoilDiameterMm: head.naturalCoilDiameterMm,
+    zoneCoilMm: head.zoneCoilMm,
     shrinkage: head.shrinkage,
     porosity: head.porosity,
     conditions: head.conditions,

@@ -19,6 +19,8 @@ export interface Head {
   readonly densityPerCm2: number;
   readonly strandDiameterUm: number;
   readonly naturalCoilDiameterMm: number;
+  /** Where it differs from that. */
+  readonly zoneCoilMm: Partial<PerZone<number>>;
   /** Share of the length that draws up, 0 to 0.92. */
   readonly shrinkage: number;
   readonly porosity: Porosity;

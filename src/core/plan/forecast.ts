@@ -35,6 +35,7 @@ import { blownH, dampCoveredH, plannedDay, sureUnder, type PlannedDay } from './
 import { plannedResult, type PlannedSet } from './planned-result';
 import type { SetResult } from './set-result';
 import { planSections, type SectionPlan } from './section-forecasts';
+import { unknownSpread, withUnknown } from './unknown-spread';
 import { zoneVerdicts } from './zone-verdicts';
 
 /** Version of the models: frozen forecasts say which one made them. */
@@ -64,8 +65,10 @@ const sum = <T>(items: readonly T[], of: (item: T) => number) =>
   items.reduce((total, item) => total + of(item), 0);
 
 /** The part of a forecast that stays the same however many heads are drawn. */
-export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
-  const sections = planSections(brief, layout);
+export function forecastBasis(asked: Brief, layout: Layout): ForecastBasis {
+  const sections = planSections(asked, layout);
+  const unknown = unknownSpread(asked, sections);
+  const brief = withUnknown(asked, unknown);
   const dryMassG = sum(sections, (section) => section.dryMassG);
   const doses = dosesOf(brief, dryMassG);
   const ready = readyToDry(
@@ -74,7 +77,7 @@ export function forecastBasis(brief: Brief, layout: Layout): ForecastBasis {
     doses.map((dose) => dose.layer),
   );
   const day = plannedDay(brief, sections, ready);
-  return { brief, layout, sections, dryMassG, doses, day, drying: dryingBasis(ready, day.steps) };
+  return { brief, layout, sections, unknown, dryMassG, doses, day, drying: dryingBasis(ready, day.steps) };
 }
 
 const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>

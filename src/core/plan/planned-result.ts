@@ -5,6 +5,7 @@ import { daysSpread, lookSpread, seenRanges } from './result-ranges';
 import type { Dose } from '../products/dose';
 import type { SectionPlan } from './section-forecasts';
 import { resultOf, type SetResult } from './set-result';
+import type { UnknownSpread } from './unknown-spread';
 import { zoneGroups } from './zone-groups';
 
 /** A set as it is planned. */
@@ -12,6 +13,8 @@ export interface PlannedSet {
   readonly brief: Brief;
   readonly sections: readonly SectionPlan[];
   readonly doses: readonly Dose[];
+  /** What not knowing parts of the head does to its ranges. */
+  readonly unknown: UnknownSpread;
 }
 
 /** What comes of a set, and the same as a plan carries it. */
@@ -21,7 +24,10 @@ export interface PlannedResult {
 }
 
 /** Curl, look and days of a plan whose hair is so damp when it is taken down. */
-export function plannedResult({ brief, sections, doses }: PlannedSet, damp: DampLeft): PlannedResult {
+export function plannedResult(
+  { brief, sections, doses, unknown }: PlannedSet,
+  damp: DampLeft,
+): PlannedResult {
   const groups = zoneGroups(brief, sections);
   const result = resultOf(brief, groups, doses, damp.mean);
   const results = {
@@ -40,15 +46,15 @@ export function plannedResult({ brief, sections, doses }: PlannedSet, damp: Damp
         visibleLengthCm: firstDay.visibleLengthCm,
         stretch: firstDay.stretch,
         curlWhy: [...result.curlWhy],
-        definition: { ...lookSpread(results, 'definition'), why: [...result.definition.why] },
-        frizz: { ...lookSpread(results, 'frizz'), why: [...result.frizz.why] },
+        definition: { ...lookSpread(results, 'definition', unknown), why: [...result.definition.why] },
+        frizz: { ...lookSpread(results, 'frizz', unknown), why: [...result.frizz.why] },
         volume: result.volume.value,
         volumeWhy: [...result.volume.why],
-        ranges: seenRanges(results),
+        ranges: seenRanges(results, unknown),
         byDay: [...result.byDay],
       },
       daysPresentable: {
-        ...daysSpread(results),
+        ...daysSpread(results, unknown),
         why: [...result.days.why],
       },
     },

@@ -2,7 +2,9 @@ import { result } from '../coefficients/result';
 import type { PlanFile } from '../formats/plan-file';
 import type { Spread } from '../stats/spread';
 import { clamp } from '../units/clamp';
+import { Z_90 } from '../stats/normal';
 import type { SetResult } from './set-result';
+import { ALL_KNOWN, type UnknownSpread } from './unknown-spread';
 
 type Seen = Pick<PlanFile['result'], 'curlDiameterMm' | 'stretch' | 'volume'>;
 
@@ -28,21 +30,35 @@ function around(middle: number, half: number, others: readonly number[], low: nu
   return { p10: clamp(middle - below, low, high), p90: clamp(middle + above, low, high) };
 }
 
+/** A half range with what is not known added, in squares. */
+const wider = (half: number, sd: number) => Math.hypot(half, Z_90 * sd);
+
 /**
  * Ranges of curl diameter (mm), stretch (0–1) and volume (0–10) about what is expected.
  *
  * @param others the same if it dries otherwise
+ * @param unknown what parts of the head nobody measured add
  * @source set-geometry §12: half ranges that are assumed, not drawn
  * @example rangesAround({ curlDiameterMm: 20, stretch: 0.95, volume: 6 }).stretch // => { p10: 0.85, p90: 1 }
  */
-export function rangesAround(expected: Seen, others: readonly Seen[] = [expected]): ResultRanges {
+export function rangesAround(
+  expected: Seen,
+  others: readonly Seen[] = [expected],
+  unknown: UnknownSpread = ALL_KNOWN,
+): ResultRanges {
   const { curlRange, stretchRange, indexRange } = result.value;
   const of = (key: keyof Seen) => others.map((other) => other[key]);
   const { curlDiameterMm, stretch, volume } = expected;
   return {
-    curlDiameterMm: around(curlDiameterMm, curlRange * curlDiameterMm, of('curlDiameterMm'), 0, Infinity),
-    stretch: around(stretch, stretchRange, of('stretch'), 0, 1),
-    volume: around(volume, indexRange, of('volume'), 0, 10),
+    curlDiameterMm: around(
+      curlDiameterMm,
+      curlDiameterMm * wider(curlRange, unknown.lnCurl),
+      of('curlDiameterMm'),
+      0,
+      Infinity,
+    ),
+    stretch: around(stretch, wider(stretchRange, unknown.stretch), of('stretch'), 0, 1),
+    volume: around(volume, wider(indexRange, unknown.volume), of('volume'), 0, 10),
   };
 }
 
@@ -53,25 +69,28 @@ const seenOf = ({ byDay, volume }: SetResult): Seen => ({
 });
 
 /** Ranges of what is seen, as sure as it is that the hair dries in time. */
-export const seenRanges = ({ likeliest, slow, quick }: ResultsByDampness): ResultRanges =>
-  rangesAround(seenOf(likeliest), [seenOf(slow), seenOf(quick)]);
+export const seenRanges = (
+  { likeliest, slow, quick }: ResultsByDampness,
+  unknown: UnknownSpread,
+): ResultRanges => rangesAround(seenOf(likeliest), [seenOf(slow), seenOf(quick)], unknown);
 
 /** Definition or frizz with its range. */
 export function lookSpread(
   { likeliest, slow, quick }: ResultsByDampness,
   key: 'definition' | 'frizz',
+  unknown: UnknownSpread,
 ): Spread {
   const { value } = likeliest[key];
   const others = [slow[key].value, quick[key].value];
-  return { ...around(value, result.value.indexRange, others, 0, 10), p50: value };
+  return { ...around(value, wider(result.value.indexRange, unknown[key]), others, 0, 10), p50: value };
 }
 
 /** Days presentable: the technique's own spread, and what may be damp at takedown, as factors. */
-export function daysSpread({ likeliest, slow, quick }: ResultsByDampness): Spread {
+export function daysSpread({ likeliest, slow, quick }: ResultsByDampness, unknown: UnknownSpread): Spread {
   const { p10, p50, p90 } = likeliest.days;
   const ln = (days: number) => Math.log(days / p50);
-  const below = Math.hypot(ln(p10), Math.min(0, ln(slow.days.p50)));
-  const above = Math.hypot(ln(p90), Math.max(0, ln(quick.days.p50)));
+  const below = Math.hypot(ln(p10), Math.min(0, ln(slow.days.p50)), Z_90 * unknown.lnDays);
+  const above = Math.hypot(ln(p90), Math.max(0, ln(quick.days.p50)), Z_90 * unknown.lnDays);
   return { p10: p50 * Math.exp(-below), p50, p90: p50 * Math.exp(above) };
 }
 

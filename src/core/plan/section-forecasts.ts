@@ -1,6 +1,7 @@
 import { hands } from '../coefficients/hands';
 import { dryMassG, meanSurvival } from '../hair/dry-mass';
 import { scalpAreaCm2 } from '../hair/head';
+import { coilMm } from '../hair/unknown';
 import type { Zone } from '../hair/zone';
 import {
   INSTALL_PARTS,
@@ -47,7 +48,7 @@ export const sourceOf = ({ head, set }: Brief, zone: Zone, sectionCm2: number): 
   densityPerCm2: head.densityPerCm2,
   strandUm: head.strandDiameterUm,
   lengthCm: head.stretchedLengthCm[zone],
-  coilDiameterMm: head.naturalCoilDiameterMm,
+  coilDiameterMm: coilMm(head, zone),
   shrinkage: head.shrinkage,
 });
 
@@ -61,13 +62,15 @@ function toolAsMarked(tool: PlannedTool | null, mark: string | undefined): Plann
   return { ...tool, diameterMm, owned: 0 };
 }
 
-/** Works out every section; sections of equal zone and size share one computation. */
-export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
+type SharedPlan = Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>;
+
+/** Works out sections of a brief by zone, area and tool; equal ones share one computation. */
+function sectionWork(
+  brief: Brief,
+): (zone: Zone, areaCm2: number, toolMark: string | undefined) => SharedPlan {
   const { head, set } = brief;
-  const scalp = scalpAreaCm2(head.circumferenceCm);
   const pace = brief.pace.median;
-  const known = new Map<string, Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>>();
-  const work = (zone: Zone, areaCm2: number, toolMark: string | undefined) => {
+  const work = (zone: Zone, areaCm2: number, toolMark: string | undefined): SharedPlan => {
     const zoneSet = { ...brief.zones[zone], tool: toolAsMarked(brief.zones[zone].tool, toolMark) };
     const technique = techniqueOf(zoneSet.technique);
     const bundle = bundleOf(technique, sourceOf(brief, zone, areaCm2));
@@ -90,17 +93,34 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
       separatingMin: pace * sectionSeparateMin(one, brief.wear.separations),
     };
   };
+  const known = new Map<string, SharedPlan>();
+  return (zone, areaCm2, toolMark) => {
+    const key = `${zone}/${areaCm2.toFixed(2)}/${toolMark ?? ''}`;
+    const shared = known.get(key) ?? work(zone, areaCm2, toolMark);
+    known.set(key, shared);
+    return shared;
+  };
+}
+
+/** The same sections on another head: as many, in the same places, as much larger as its scalp. */
+export function sectionsOn(brief: Brief, sections: readonly SectionPlan[], areaScale: number): SectionPlan[] {
+  const work = sectionWork(brief);
+  return sections.map((section) => {
+    const areaCm2 = section.areaCm2 * areaScale;
+    const mark = section.tool ? `${section.tool.kind}-${section.tool.diameterMm}` : undefined;
+    return { ...section, ...work(section.zone, areaCm2, mark), areaCm2 };
+  });
+}
+
+/** Works out every section. */
+export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
+  const scalp = scalpAreaCm2(brief.head.circumferenceCm);
+  const work = sectionWork(brief);
   return layout.sections.map((section) => {
     const areaCm2 = section.share * scalp;
     const toolMark = layout.recipe.marks[section.key]?.tool;
-    const key = `${section.zone}/${areaCm2.toFixed(2)}/${toolMark ?? ''}`;
-    let shared = known.get(key);
-    if (!shared) {
-      shared = work(section.zone, areaCm2, toolMark);
-      known.set(key, shared);
-    }
     return {
-      ...shared,
+      ...work(section.zone, areaCm2, toolMark),
       number: section.number,
       side: section.side,
       quadrant: section.quadrant,

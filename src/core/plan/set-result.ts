@@ -2,6 +2,7 @@ import { result } from '../coefficients/result';
 import { FULL_SCALE } from '../products/role';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { curlAfterTakedown, type VisibleCurl } from '../curl/after-takedown';
+import { coilMm } from '../hair/unknown';
 import { ZONES, type Zone } from '../hair/zone';
 import { productRoles } from '../products';
 import { techniqueOf } from '../techniques';
@@ -72,16 +73,17 @@ export function setFacts(
   damp: number,
 ): SetFacts {
   const hairs = sections.reduce((sum, section) => sum + section.hairCount, 0);
-  const coil = brief.head.naturalCoilDiameterMm;
   const technique = techniqueOf(set.technique);
   return {
     technique,
     startState: brief.set.startState,
     rootMethod: set.rootMethod,
     endsMethod: set.endsMethod,
-    coilDiameterMm: coil,
     sizeDoublings:
-      sections.reduce((sum, s) => sum + s.hairCount * sizeDoublings(s.form.definingMm, coil), 0) / hairs,
+      sections.reduce(
+        (sum, s) => sum + s.hairCount * sizeDoublings(s.form.definingMm, coilMm(brief.head, s.zone)),
+        0,
+      ) / hairs,
     unevenness: hairCountCv(sections),
     ...hold,
     damp,
@@ -107,7 +109,7 @@ function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDay
   return curlAfterTakedown({
     lengthMm: section.lengthCm * 10,
     strandUm: brief.head.strandDiameterUm,
-    coilDiameterMm: brief.head.naturalCoilDiameterMm,
+    coilDiameterMm: coilMm(brief.head, section.zone),
     shrinkage: brief.head.shrinkage,
     setNodes: section.form.nodes,
     ends: section.form.ends,

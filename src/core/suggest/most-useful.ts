@@ -1,38 +1,10 @@
-import { USUAL_HEAD } from '../formats/ranges';
-import type { Head, Knowable } from '../hair/head';
-import { perZone } from '../hair/zone';
-import { meanLengthCm } from './facts';
+import type { Knowable } from '../hair/head';
+import { extremesOf } from '../hair/unknown';
 import { ask, contextOf, timesOf, type Wish } from './ask';
 import { alternatives, bestAmong } from './alternatives';
 import { scoreParts } from './score';
 import { Search, type Pick } from './search';
 import { WANTS } from '../coefficients/wants';
-
-/** What a field is on heads that are far from the usual: one in seven lies below, one in seven above (common practice). */
-const EXTREMES: { readonly [K in Knowable]: (head: Head) => readonly [Partial<Head>, Partial<Head>] } = {
-  strandDiameterUm: () => [{ strandDiameterUm: 56 }, { strandDiameterUm: 86 }],
-  densityPerCm2: () => [{ densityPerCm2: 130 }, { densityPerCm2: 208 }],
-  porosity: () => [{ porosity: 'low' }, { porosity: 'high' }],
-  naturalCoilDiameterMm: () => [{ naturalCoilDiameterMm: 4.5 }, { naturalCoilDiameterMm: 14 }],
-  shrinkage: () => [{ shrinkage: 0.35 }, { shrinkage: 0.7 }],
-  circumferenceCm: () => [{ circumferenceCm: 54 }, { circumferenceCm: 58 }],
-  stretchedLengthCm: (head) => {
-    const factor = (cm: number) => cm / meanLengthCm(head);
-    const scaled = (cm: number) => ({
-      stretchedLengthCm: perZone((zone) => head.stretchedLengthCm[zone] * factor(cm)),
-    });
-    return [scaled(USUAL_HEAD.stretchedLengthCm * 0.6), scaled(USUAL_HEAD.stretchedLengthCm * 1.6)];
-  },
-};
-
-/** A head whose field is at either end of what is common: what not knowing it may mean. */
-export const extremesOf = (field: Knowable, head: Head): readonly [Head, Head] => {
-  const [low, high] = EXTREMES[field](head);
-  return [
-    { ...head, ...low },
-    { ...head, ...high },
-  ];
-};
 
 /** How much would be gained by measuring one thing. */
 export interface Usefulness {

@@ -11,7 +11,6 @@ const usual: SetFacts = {
   startState: 'damp',
   rootMethod: 'plain',
   endsMethod: 'finger-coiled',
-  coilDiameterMm: 6,
   sizeDoublings: 0,
   unevenness: 0,
   hold: 0.55,

@@ -16,7 +16,6 @@ export interface SetFacts {
   readonly startState: StartStateId;
   readonly rootMethod: RootMethodId;
   readonly endsMethod: EndsMethodId;
-  readonly coilDiameterMm: number;
   /** Mean over the hair of log₂(section thickness ÷ thickness that suits the coil). */
   readonly sizeDoublings: number;
   /** Coefficient of variation of hair per section. */

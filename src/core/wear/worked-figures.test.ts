@@ -13,7 +13,6 @@ const plain: SetFacts = {
   startState: 'damp',
   rootMethod: 'plain',
   endsMethod: 'finger-coiled',
-  coilDiameterMm: 6,
   sizeDoublings: 0,
   unevenness: 0.1,
   hold: 0.45,

@@ -1,5 +1,6 @@
 import type { Condition } from '@/core/formats/brief';
 import { USUAL_HEAD } from '@/core/formats/ranges';
+import { KNOWABLE } from '@/core/hair/head';
 import { perZone } from '@/core/hair/zone';
 import type { HeadFormValues } from './head-input';
 import type { loadHead } from './queries';
@@ -23,6 +24,9 @@ export const EMPTY_HEAD: HeadFormValues = {
   shrinkagePercent: 60,
   porosity: USUAL_HEAD.porosity,
   conditions: [],
+  zoneCoilMm: {},
+  notKnown: KNOWABLE.filter((field) => field !== 'stretchedLengthCm'),
+  likes: [],
   lengthCm: perZone(() => null),
 };
 
@@ -45,6 +49,9 @@ export function formValuesOf({ measurement: { head }, ...card }: LoadedHead): He
     shrinkagePercent: Math.round((head.shrinkage ?? USUAL_HEAD.shrinkage) * 100),
     porosity: head.porosity ?? USUAL_HEAD.porosity,
     conditions: (head.conditions ?? []) as Condition[],
+    zoneCoilMm: head.zoneCoilMm ?? {},
+    notKnown: [...(head.notKnown ?? [])],
+    likes: card.likes,
     lengthCm: perZone((zone) => (typeof length === 'number' ? length : length[zone])),
   };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_WANTS, WANTS } from '@/core/coefficients/wants';
 import { headInput } from '@/core/formats/brief';
 import { fieldErrors } from '@/core/formats/field-error';
 import { HEAD_RANGES, type Range } from '@/core/formats/ranges';
@@ -14,6 +15,7 @@ const headCard = z.strictObject({
   allergies: words(500),
   skinTone: words(30),
   hairTone: words(30),
+  likes: z.array(z.enum(WANTS)).max(MOST_WANTS, `at most ${MOST_WANTS} things can matter at once`),
 });
 
 /** A length as its field gives it: null while nothing was measured. */
@@ -42,10 +44,12 @@ export const headForm = headCard
     shrinkagePercent: z.number(),
     porosity: headInput.shape.porosity.unwrap(),
     conditions: headInput.shape.conditions.unwrap(),
+    zoneCoilMm: headInput.shape.zoneCoilMm.unwrap(),
+    notKnown: headInput.shape.notKnown.unwrap(),
     lengthCm: lengths,
   })
   .transform((form, context) => {
-    const { name, description, notes, allergies, skinTone, hairTone, ...hair } = form;
+    const { name, description, notes, allergies, skinTone, hairTone, likes, ...hair } = form;
     const { densityFrom, densityPerCm2, ponytailCircumferenceCm, shrinkagePercent, lengthCm, ...rest } = hair;
     const ponytail = measured('ponytail circumference', HEAD_RANGES.ponytailCircumferenceCm).safeParse(
       ponytailCircumferenceCm,
@@ -69,7 +73,10 @@ export const headForm = headCard
         context.addIssue({ code: 'custom', path: path.split('.'), message });
       return z.NEVER;
     }
-    return { card: { name, description, notes, allergies, skinTone, hairTone }, measured: read.data };
+    return {
+      card: { name, description, notes, allergies, skinTone, hairTone, likes },
+      measured: read.data,
+    };
   });
 export type HeadFormValues = z.input<typeof headForm>;
 

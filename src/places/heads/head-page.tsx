@@ -69,6 +69,9 @@ export function HeadPage({ head, measurements, sets, plans, merges, others, cloc
       lead={head.description}
       action={
         <span className={styles.actions}>
+          <LinkButton href={`/heads/${head.id}/measure`} variant="outlined">
+            Look and measure
+          </LinkButton>
           <LinkButton href={`/heads/${head.id}/edit`} variant="outlined">
             Measure or edit
           </LinkButton>

@@ -5,6 +5,7 @@ import { ListFrame } from '@/ui/shell/list-frame';
 import { LinkButton } from '@/ui/shell/link-button';
 import { Page } from '@/ui/shell/page';
 import { LengthRange } from './length-range';
+import headStyles from './head-page.module.css';
 import type { loadHeads } from './queries';
 
 const PATH = '/heads';
@@ -18,9 +19,14 @@ const ORDERS = [
 /** Heads, a page at a time, and the way to a new one. */
 export function HeadsPage({ heads, counts, asked }: Awaited<ReturnType<typeof loadHeads>>) {
   const add = (
-    <LinkButton href="/heads/new" variant="contained">
-      New head
-    </LinkButton>
+    <span className={headStyles.actions}>
+      <LinkButton href="/heads/new" variant="outlined">
+        New head
+      </LinkButton>
+      <LinkButton href="/heads/measure" variant="contained">
+        Look and measure
+      </LinkButton>
+    </span>
   );
   const isEmpty = counts.present + counts.archived === 0;
   return (

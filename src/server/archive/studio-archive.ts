@@ -15,6 +15,8 @@ import { MAX_SECTIONS } from '@/core/parting/generate';
 import { displaySettings, readDisplay } from '@/core/formats/display';
 import { fieldErrors, type Checked, type FieldError } from '@/core/formats/field-error';
 import { planFile } from '@/core/formats/plan-file';
+import { MOST_WANTS } from '@/core/coefficients/wants';
+import { headInput } from '@/core/formats/brief';
 import { isTimeZone, readBrief } from '@/core/formats/read-brief';
 import { ZONES } from '@/core/hair/zone';
 import { MAX_TIME_MS } from '@/core/formats/time-bounds';
@@ -126,6 +128,9 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   layerProductIds: z.array(z.string().max(64).nullable()).max(8),
   conditions: z.array(z.string().max(40)).max(20),
   schools: z.record(z.string().max(40), z.string().max(40)),
+  likes: z.array(z.string().max(40)).max(MOST_WANTS),
+  zoneCoilMm: headInput.shape.zoneCoilMm.unwrap(),
+  notKnown: z.array(z.string().max(40)).max(20),
   parts: z
     .array(z.strictObject({ productId: z.string().max(64), parts: z.number().min(0).max(1000) }))
     .max(12),

@@ -173,7 +173,7 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
                 <span>Dry to the root</span>
                 <b>{dry.value}</b>
                 <p>
-                  {[dry.day, dry.range].filter(Boolean).join(', ')}
+                  {dry.range}
                   {plan.drying.chanceDryAtWearBy !== null && (
                     <>
                       <br />

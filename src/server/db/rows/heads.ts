@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
+import { MOST_WANTS, WANTS } from '@/core/coefficients/wants';
 import type { ChosenSchools, SchoolQuestionId } from '@/core/schools/schools';
 import { headInput, type HeadInput } from '@/core/formats/brief';
 import { perZone, ZONES } from '@/core/hair/zone';
@@ -13,7 +14,7 @@ import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './pagin
 /** Who a head is, apart from what is measured. */
 export type HeadCard = Pick<
   typeof heads.$inferSelect,
-  'name' | 'description' | 'notes' | 'allergies' | 'skinTone' | 'hairTone'
+  'name' | 'description' | 'notes' | 'allergies' | 'skinTone' | 'hairTone' | 'likes'
 >;
 
 /** One measuring of a head. */
@@ -70,6 +71,8 @@ async function withZones(
       shrinkage: row.shrinkage,
       porosity: readJson(headInput.shape.porosity, row.porosity) ?? 'medium',
       conditions: readJson(headInput.shape.conditions, row.conditions) ?? [],
+      zoneCoilMm: readJson(headInput.shape.zoneCoilMm, row.zoneCoilMm) ?? {},
+      notKnown: readJson(headInput.shape.notKnown, row.notKnown) ?? [],
       stretchedLengthCm: perZone(
         (zone) => lengths.get(row.id)?.find((measured) => measured.zone === zone)?.stretchedLengthCm ?? 0,
       ),
@@ -108,6 +111,8 @@ async function addMeasurement(tx: Tx, studioId: string, headId: string, head: He
     shrinkage: head.shrinkage ?? 0.5,
     porosity: head.porosity ?? 'medium',
     conditions: head.conditions ?? [],
+    zoneCoilMm: head.zoneCoilMm ?? {},
+    notKnown: head.notKnown ?? [],
   });
   const length = head.stretchedLengthCm;
   await tx.insert(zoneMeasurements).values(
@@ -123,6 +128,7 @@ async function addMeasurement(tx: Tx, studioId: string, headId: string, head: He
 
 type HeadRow = typeof heads.$inferSelect;
 const schoolsInput = z.record(z.string(), z.string());
+const likesInput = z.array(z.enum(WANTS)).max(MOST_WANTS);
 
 /** Heads with the newest measurement of each, in the order of the rows. */
 async function withMeasurements(
@@ -150,7 +156,16 @@ async function withMeasurements(
   const byId = new Map(measured.map((measurement) => [measurement.id, measurement]));
   return rows.flatMap((row) => {
     const measurement = byId.get(newest.get(row.id)?.id ?? '');
-    return measurement ? [{ ...row, schools: readJson(schoolsInput, row.schools) ?? {}, measurement }] : [];
+    return measurement
+      ? [
+          {
+            ...row,
+            schools: readJson(schoolsInput, row.schools) ?? {},
+            likes: readJson(likesInput, row.likes) ?? [],
+            measurement,
+          },
+        ]
+      : [];
   });
 }
 
@@ -251,6 +266,8 @@ export const sameMeasure = (a: HeadInput, b: HeadInput): boolean => {
       head.shrinkage,
       head.porosity,
       [...(head.conditions ?? [])].sort(),
+      [...(head.notKnown ?? [])].sort(),
+      ZONES.map((zone) => head.zoneCoilMm?.[zone]),
       ZONES.map((zone) =>
         typeof head.stretchedLengthCm === 'number' ? head.stretchedLengthCm : head.stretchedLengthCm[zone],
       ),

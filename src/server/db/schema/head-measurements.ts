@@ -21,6 +21,10 @@ export const headMeasurements = sqliteTable(
     shrinkage: real('shrinkage').notNull(),
     porosity: text('porosity').notNull(),
     conditions: json<string[]>('conditions').notNull(),
+    /** Own coil where it differs, by zone. */
+    zoneCoilMm: json<Partial<Record<string, number>>>('zone_coil_mm').notNull().default({}),
+    /** Fields that nobody measured: what stands there is what is usual. */
+    notKnown: json<string[]>('not_known').notNull().default([]),
   },
   (table) => [index('measurements_by_head').on(table.headId, table.measuredAtMs)],
 );

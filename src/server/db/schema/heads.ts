@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Want } from '@/core/coefficients/wants';
 import type { ChosenSchools } from '@/core/schools/schools';
 import { json, timeMs } from './columns';
 import { ofStudio } from './studios';
@@ -17,6 +18,8 @@ export const heads = sqliteTable(
     hairTone: text('hair_tone').notNull(),
     /** Which school was taken on this head where practitioners differ, by question. */
     schools: json<ChosenSchools>('schools').notNull().default({}),
+    /** What she likes of a set, what matters most first. */
+    likes: json<Want[]>('likes').notNull().default([]),
     revision: integer('revision').notNull(),
     /** When it was put away; null while it is one of the heads of the day. */
     archivedAtMs: timeMs('archived_at_ms'),
