@@ -31,8 +31,9 @@ async function bundledCore() {
         export { loadFor } from '@/core/parting/load';
         export { EVEN_SIZES } from '@/core/parting/generate';
         export { movePart } from '@/core/parting/edits/lines';
-        export { search } from '@/core/fit/search';
-        export { TECHNIQUE_IDS } from '@/core/techniques';`,
+        export { fitTo } from '@/core/fit/fit';
+        export { readWish } from '@/core/suggest/read-wish';
+        export { suggest } from '@/core/suggest/suggest';`,
       resolveDir: process.cwd(),
     },
     bundle: true,
@@ -55,8 +56,9 @@ async function bundledCore() {
     loadFor: typeof import('@/core/parting/load').loadFor;
     EVEN_SIZES: typeof import('@/core/parting/generate').EVEN_SIZES;
     movePart: typeof import('@/core/parting/edits/lines').movePart;
-    search: typeof import('@/core/fit/search').search;
-    TECHNIQUE_IDS: typeof import('@/core/techniques').TECHNIQUE_IDS;
+    fitTo: typeof import('@/core/fit/fit').fitTo;
+    readWish: typeof import('@/core/suggest/read-wish').readWish;
+    suggest: typeof import('@/core/suggest/suggest').suggest;
   };
 }
 
@@ -162,46 +164,54 @@ async function benchDraws() {
 }
 
 /** Fit to my time: how long the first answer and two thousand candidates take, without pruning by work. */
-async function benchFit() {
-  const { readBrief, search, TECHNIQUE_IDS } = await bundledCore();
-  const base = readBrief({
-    format: 'keen-spiral/brief',
-    version: 1,
-    head: { stretchedLengthCm: 25 },
-    set: { technique: 'two-strand-twist', sections: 18, layers: [{ role: 'leave-in' }, { role: 'gel' }] },
-    wearBy: '2027-03-13T09:00:00Z',
+async function benchSuggestions() {
+  const { readWish, suggest, fitTo } = await bundledCore();
+  const wishes = [
+    [{ stretchedLengthCm: 20, strandDiameterUm: 55, naturalCoilDiameterMm: 4.5 }, ['lasts', 'soft']],
+    [{ stretchedLengthCm: 30, strandDiameterUm: 90, densityPerCm2: 210 }, ['defined', 'lasts']],
+    [{ stretchedLengthCm: 40, naturalCoilDiameterMm: 22, shrinkage: 0.3 }, ['defined']],
+    [{ stretchedLengthCm: 22, porosity: 'high', conditions: ['bleached'] }, ['soft']],
+    [{ stretchedLengthCm: 7 }, ['lasts']],
+    [{ stretchedLengthCm: 25 }, ['long', 'little-work']],
+  ].map(([head, wants]) => {
+    const read = readWish({
+      format: 'keen-spiral/wish',
+      version: 1,
+      head,
+      wants,
+      startAt: '2027-03-12T18:00:00Z',
+      wearBy: '2027-03-13T09:00:00Z',
+    });
+    if (!read.ok) throw new Error('a wish of the bench is refused');
+    return read.value.wish;
   });
-  if (!base.ok) throw new Error('the brief of the bench is refused');
-  const readyMs = base.value.wearByMs!;
-  const tools = [12, 16, 20].map((diameterMm) => ({
-    kind: 'rod' as const,
-    diameterMm,
-    workingLengthMm: 80,
-    owned: 80,
-  }));
-  const rounds = Array.from({ length: 5 }, () => {
-    const start = performance.now();
-    const steps = search(
-      base.value,
-      { techniques: TECHNIQUE_IDS, tools, drying: ['air', 'bonnet', 'hood-hot', 'hood-warm'] },
-      {
-        readyMs,
-        startMs: readyMs - 14 * 3_600_000,
-        handsOnMaxMin: null,
-        daysAtLeast: null,
-        curlMm: null,
-        chanceAtLeast: 0.8,
-      },
-    );
-    let [first, twoThousand] = [0, 0];
-    for (let next = steps.next(); !next.done; next = steps.next()) {
-      if (first === 0 && next.value.front.length > 0) first = performance.now() - start;
-      if (twoThousand === 0 && next.value.looked >= 2000) twoThousand = performance.now() - start;
+  const times = { first: [] as number[], draft: [] as number[], all: [] as number[], fit: [] as number[] };
+  for (let round = 0; round < 4; round++)
+    for (const wish of wishes) {
+      const start = performance.now();
+      const steps = suggest(wish);
+      let [first, draft] = [0, 0];
+      for (let step = steps.next(); !step.done; step = steps.next()) {
+        if (step.value.stage === 'first') first = performance.now() - start;
+        if (step.value.stage === 'draft') draft = performance.now() - start;
+      }
+      // The first round warms the engine up, as the worker is warm when somebody changes a wish.
+      if (round > 0) {
+        times.first.push(first);
+        times.draft.push(draft);
+        times.all.push(performance.now() - start);
+      }
     }
-    return { first, twoThousand };
-  });
-  console.log(`fit to my time, first answer: ${summary(rounds.map(({ first }) => first))}`);
-  console.log(`fit to my time, 2,000 candidates: ${summary(rounds.map(({ twoThousand }) => twoThousand))}`);
+  for (const wish of wishes) {
+    const start = performance.now();
+    const steps = fitTo(wish, { daysAtLeast: 3, curlMm: null });
+    while (!steps.next().done);
+    times.fit.push(performance.now() - start);
+  }
+  console.log(`first draft, first answer: ${summary(times.first)}`);
+  console.log(`first draft: ${summary(times.draft)}`);
+  console.log(`first draft and others: ${summary(times.all)}`);
+  console.log(`fit to my time, all of it: ${summary(times.fit)}`);
 }
 
 async function benchPages() {
@@ -336,7 +346,7 @@ async function benchTaps() {
 
 await benchCore();
 await benchDraws();
-await benchFit();
+await benchSuggestions();
 await benchPages();
 await benchTaps();
 const chunks = join('.next', 'static', 'chunks');

@@ -1,8 +1,7 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
-import type { Means } from '@/core/fit/space';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
-import type { AskedWishes, FitEndpoint, FitProgress } from './fit.worker';
+import type { AskedFit, FitEndpoint, FitProgress } from './fit.worker';
 import type { ScaleReading } from '@/core/scale/scale';
 import type { DrawEndpoint } from './draw.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
@@ -77,15 +76,10 @@ export interface RunningFit {
 }
 
 /** Starts a search in a worker of its own. */
-export function startFit(
-  brief: unknown,
-  means: Means,
-  wishes: AskedWishes,
-  hear: (progress: FitProgress) => void,
-): RunningFit {
+export function startFit(asked: AskedFit, hear: (progress: FitProgress) => void): RunningFit {
   const worker = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<FitEndpoint>(worker);
-  const done = remote.run(brief, means, wishes, proxy(hear)) as Promise<readonly FieldError[]>;
+  const done = remote.run(asked, proxy(hear)) as Promise<readonly FieldError[]>;
   return {
     done: done.finally(() => worker.terminate()),
     stop: () => worker.terminate(),

@@ -1,82 +1,76 @@
 import { expose } from 'comlink';
-import type { Means } from '@/core/fit/space';
-import { optionsOf, type Option } from '@/core/fit/options';
-import { search, type Relaxed, type SearchState, type Wishes } from '@/core/fit/search';
-import { shownOption, type ShownOption } from '@/core/fit/shown-option';
-import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
+import { fitTo, type Fitted, type Gives, type Limits, type Strength } from '@/core/fit/fit';
+import { readFit } from '@/core/fit/read-fit';
+import type { BriefInput } from '@/core/formats/brief';
 import type { FieldError } from '@/core/formats/field-error';
-import { readBrief } from '@/core/formats/read-brief';
-import { HOUR_MS } from '@/core/units/time';
+import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
+import { ask } from '@/core/suggest/ask';
+import { optionOf, type Option } from '@/core/suggest/option';
+import { wayKey, type Pick } from '@/core/suggest/search';
 
-/** What is asked for: the time there is instead of two points in time. */
-export type AskedWishes = Omit<Wishes, 'readyMs' | 'startMs'> & { readonly availableH: number };
+/** An option with the figures of the whole forecast, as it is shown, and what it is best at. */
+export interface FitOptionShown extends Option {
+  readonly strengths: readonly Strength[];
+}
 
 /** What the page hears while the search goes on. */
 export interface FitProgress {
   readonly looked: number;
   readonly of: number;
   readonly isDone: boolean;
-  readonly options: readonly ShownOption[];
-  readonly relaxed: readonly { readonly wish: Relaxed['wish']; readonly option: ShownOption }[];
+  readonly options: readonly FitOptionShown[];
+  readonly relaxed: readonly { readonly gives: Gives; readonly option: FitOptionShown }[];
 }
 
-/** Candidates between two looks at how far it is, and between two that show new options. */
-const EVERY = 40;
-const SHOWN_EVERY = 400;
-
-const keyOf = ({ candidate }: Option) => JSON.stringify(candidate);
+/** What is asked for: the plan as it stands, what is at hand, and the limits. */
+export interface AskedFit {
+  readonly brief: BriefInput;
+  readonly wish: unknown;
+  readonly limits: Limits;
+  readonly availableH: number;
+}
 
 /** What the worker does: searches, and tells how far it is. It is stopped by ending it. */
 const endpoint = {
   run(
-    raw: unknown,
-    means: Means,
-    { availableH, ...asked }: AskedWishes,
+    { brief, wish: rawWish, limits, availableH }: AskedFit,
     hear: (progress: FitProgress) => void,
   ): readonly FieldError[] {
-    const brief = readBrief(raw);
-    if (!brief.ok) return brief.errors;
-    const base = brief.value;
-    const readyMs = base.wearByMs ?? 0;
-    const wishes: Wishes = { ...asked, readyMs, startMs: readyMs - availableH * HOUR_MS };
-    const known = new Map<string, ShownOption>();
-    const show = (option: Option, draws: number): ShownOption => {
-      const key = `${draws}/${keyOf(option)}`;
-      const shown = known.get(key) ?? shownOption(base, option, option.strengths, availableH, draws);
-      known.set(key, shown);
-      return { ...shown, strengths: option.strengths };
+    const read = readFit(brief, rawWish, availableH);
+    if (!read.ok) return read.errors;
+    const { told, wish } = read.value;
+    const asked = ask(wish);
+    const known = new Map<string, Option>();
+    const show = (pick: Pick, strengths: readonly Strength[], draws: number): FitOptionShown => {
+      const key = `${draws}/${wayKey(pick.way)}`;
+      const option = known.get(key) ?? optionOf(told, asked, pick, draws);
+      known.set(key, option);
+      return { ...option, strengths };
     };
-    let options: readonly ShownOption[] = [];
-    const tell = (state: SearchState, isDone: boolean) => {
+    const tell = (
+      { options, relaxed }: Fitted,
+      { looked, of }: { readonly looked: number; readonly of: number },
+      isDone: boolean,
+    ) => {
       // In the end as many as the plan desk draws: an option says what its plan will say.
       const draws = isDone ? SETTLED_DRAWS : 0;
-      const isTime = isDone || state.looked % SHOWN_EVERY === 0 || options.length === 0;
-      const found = isTime ? optionsOf(state.front) : [];
-      // The very first answer is one option, at once; the others follow.
-      if (isTime)
-        options = (isDone || options.length > 0 ? found : found.slice(0, 1)).map((option) =>
-          show(option, draws),
-        );
       hear({
-        looked: state.looked,
-        of: state.of,
+        looked,
+        of,
         isDone,
-        options,
-        relaxed: isDone
-          ? state.relaxed.map(({ wish, choice }) => ({
-              wish,
-              option: show({ ...choice, strengths: [] }, draws),
-            }))
-          : [],
+        options: options.map(({ pick, strengths }) => show(pick, strengths, draws)),
+        relaxed: isDone ? relaxed.map(({ gives, pick }) => ({ gives, option: show(pick, [], draws) })) : [],
       });
     };
-    const steps = search(base, means, wishes, EVERY);
-    let next = steps.next();
-    while (!next.done) {
-      tell(next.value, false);
-      next = steps.next();
+    const search = fitTo(wish, limits);
+    let step = search.next();
+    let last = { looked: 0, of: 1 };
+    while (!step.done) {
+      last = step.value;
+      tell(step.value, step.value, false);
+      step = search.next();
     }
-    tell(next.value, true);
+    tell(step.value, { looked: last.of, of: last.of }, true);
     return [];
   },
 };

@@ -1,41 +1,40 @@
 import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
-import { optionsOf } from '../fit/options';
-import { search, type SearchState, type Wishes } from '../fit/search';
-import { shownOption } from '../fit/shown-option';
-import type { Means } from '../fit/space';
+import { wishOf } from '../../../tests/support/wishes';
+import { fitTo } from '../fit/fit';
+import { readFit } from '../fit/read-fit';
 import type { BriefInput } from '../formats/brief';
 import { answerDraft, drawTo } from '../plan/answer-view';
-import { HOUR_MS } from '../units/time';
+import { ask } from '../suggest/ask';
+import { optionOf } from '../suggest/option';
+import { ran } from '../suggest/suggest';
 import { carriedTo, onClockOf, withOption } from './edits';
 
 const AVAILABLE_H = 14;
 const DRAWS = 50;
-const MEANS: Means = {
-  techniques: ['two-strand-twist', 'braid', 'rod-set', 'finger-coil'],
-  tools: [{ kind: 'rod', diameterMm: 14, workingLengthMm: 80, owned: 60 }],
-  drying: ['air', 'bonnet', 'hood-hot'],
-};
 
 /** The options of a search that is run to its end. */
 function found(input: BriefInput) {
-  const base = readOrThrow(input);
-  const readyMs = base.wearByMs!;
-  const wishes: Wishes = {
-    readyMs,
-    startMs: readyMs - AVAILABLE_H * HOUR_MS,
-    handsOnMaxMin: 240,
-    daysAtLeast: null,
-    curlMm: null,
-    chanceAtLeast: 0.3,
-  };
-  const steps = search(base, MEANS, wishes);
-  let last = steps.next();
-  while (!last.done) last = steps.next();
-  const state: SearchState = last.value;
-  return optionsOf(state.front).map((option) =>
-    shownOption(base, option, option.strengths, AVAILABLE_H, DRAWS),
+  const read = readFit(
+    input,
+    wishOf(
+      {},
+      {
+        handsOnHours: 4,
+        sureness: 0.5,
+        shelf: {
+          tools: [{ kind: 'rod', diameterMm: 14, workingLengthMm: 80, owned: 60 }],
+          drying: ['air', 'bonnet', 'hood-hot'],
+        },
+      },
+    ),
+    AVAILABLE_H,
   );
+  if (!read.ok) throw new Error(JSON.stringify(read.errors));
+  const { told, wish } = read.value;
+  const asked = ask(wish);
+  const { options } = ran(fitTo(wish, { daysAtLeast: null, curlMm: null }));
+  return options.map(({ pick }) => optionOf(told, asked, pick, DRAWS));
 }
 
 const wearBy = { brief: { wearBy: '2027-03-13T09:00:00+00:00' } };
@@ -61,7 +60,8 @@ describe('an option of a search that is taken as the plan', () => {
     const options = found(input);
     expect(options.length).toBeGreaterThan(1);
     for (const option of options) {
-      const asked = answerDraft({ ...input, ...withOption(input, option) }, null);
+      const taken = withOption({ title: '', brief: input, layerProductIds: [] }, option);
+      const asked = answerDraft(taken.brief, null);
       if (!asked.ok) throw new Error(JSON.stringify(asked.errors));
       drawTo(asked.value, DRAWS);
       const { plan } = asked.value.view(DRAWS).view;
@@ -74,12 +74,12 @@ describe('an option of a search that is taken as the plan', () => {
         stretch: plan.result.stretch,
         curlMm: plan.result.curlDiameterMm,
       }).toEqual({
-        chance: option.chance,
-        workMin: expect.closeTo(option.workMin.p50, 9) as number,
-        definition: option.definition,
-        days: option.days,
-        stretch: option.stretch,
-        curlMm: option.curlMm,
+        chance: option.figures.chanceDryAtWearBy,
+        workMin: expect.closeTo(option.ranges.workMin.p50, 9) as number,
+        definition: option.ranges.definition,
+        days: option.ranges.days,
+        stretch: option.figures.stretch,
+        curlMm: option.figures.curlDiameterMm,
       });
     }
   });

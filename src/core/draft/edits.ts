@@ -1,8 +1,7 @@
 import { schoolQuestion, type SchoolQuestionId } from '../schools/schools';
 import { perZone, type Zone } from '../hair/zone';
 import { SET_RANGES } from '../formats/ranges';
-import { waysOf } from '../fit/candidate';
-import type { ShownOption } from '../fit/shown-option';
+import type { Option } from '../suggest/option';
 import { changeCount } from '../parting/edits/count';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { loadFor } from '../parting/load';
@@ -130,39 +129,16 @@ export function oneSection(
   return { parting: partedAnew(brief), set: { ...brief.set, sections: next } };
 }
 
-/** A brief done as an option of a search says, parted anew; zones that cannot carry it as the option does them. */
+/** A plan done as an option says, with its products; a plan without a time stays without. */
 export function withOption(
-  brief: DraftBrief,
-  { candidate, zones, drying, startAt }: Pick<ShownOption, 'candidate' | 'zones' | 'drying' | 'startAt'>,
-): Partial<DraftBrief> {
-  const { technique: id, sections, startState, tool } = candidate;
-  const { pattern: _, ...parting } = partedAnew(brief);
+  { title, brief }: PlanContent,
+  { brief: found, productIds }: Pick<Option, 'brief' | 'productIds'>,
+): PlanContent {
+  const { startAt: _, wearBy: __, ...rest } = found;
   return {
-    parting,
-    drying: [...drying],
-    startAt: startAt ?? undefined,
-    set: {
-      ...brief.set,
-      technique: id,
-      sections,
-      sectionSideCm: undefined,
-      startState,
-      ...waysOf(techniqueOf(id), brief.set, tool),
-      tool: tool && {
-        diameterMm: tool.diameterMm,
-        workingLengthMm: tool.workingLengthMm,
-        owned: tool.owned,
-      },
-      zones:
-        Object.keys(zones).length === 0
-          ? undefined
-          : Object.fromEntries(
-              Object.entries(zones).map(([zone, instead]) => [
-                zone,
-                { technique: instead, ...waysOf(techniqueOf(instead), brief.set, null), tool: null },
-              ]),
-            ),
-    },
+    title,
+    brief: brief.wearBy === undefined ? rest : found,
+    layerProductIds: productIds,
   };
 }
 

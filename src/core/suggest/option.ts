@@ -4,6 +4,7 @@ import { readBrief } from '../formats/read-brief';
 import { forecast } from '../plan/forecast';
 import { drawLayout, type DrawnSection } from '../parting/drawn-layout';
 import { layoutFor } from '../plan/layout-for';
+import type { Spread } from '../stats/spread';
 import { capitalised } from '../words/words';
 import { scoreParts, type ScorePartId } from './score';
 import type { Pick } from './search';
@@ -23,9 +24,17 @@ export interface Option {
   readonly productIds: readonly (string | null)[];
   readonly products: SuggestionsFile['options'][number]['products'];
   readonly figures: OptionFigures;
+  /** Ranges of what is said with one. */
+  readonly ranges: Readonly<Record<'workMin' | 'definition' | 'days', Spread>>;
   readonly score: number;
   readonly scoreParts: Readonly<Record<ScorePartId, number>>;
 }
+
+const around = (rest: number, { p10, p50, p90 }: Spread): Spread => ({
+  p10: rest + p10,
+  p50: rest + p50,
+  p90: rest + p90,
+});
 
 /**
  * Works a way out in full, with its sections cut.
@@ -43,6 +52,7 @@ export function optionOf(told: BriefInput, asked: Asked, pick: Pick, draws: numb
   const layout = layoutFor(read.value);
   const { plan } = forecast(read.value, layout, draws);
   const { handsOn, drying, result, daysPresentable, doses } = plan;
+  const rest = handsOn.prepMin + handsOn.takedownMin + handsOn.separatingMin;
   const layers = pick.way.stack.layers;
   const costs = layers.map(({ minorPerG }, i) => (minorPerG === null ? null : minorPerG * doses[i]!.grams));
   return {
@@ -53,7 +63,7 @@ export function optionOf(told: BriefInput, asked: Asked, pick: Pick, draws: numb
     products: Object.fromEntries(layers.map(({ role, name }) => [role, name])),
     figures: {
       chanceDryAtWearBy: drying.chanceDryAtWearBy,
-      handsOnMin: handsOn.prepMin + handsOn.installMin.p50 + handsOn.takedownMin + handsOn.separatingMin,
+      handsOnMin: rest + handsOn.installMin.p50,
       daysPresentable: daysPresentable.p50,
       definition: result.definition.p50,
       frizz: result.frizz.p50,
@@ -63,6 +73,11 @@ export function optionOf(told: BriefInput, asked: Asked, pick: Pick, draws: numb
       costMinor: costs.some((cost) => cost === null)
         ? null
         : costs.reduce<number>((sum, cost) => sum + cost!, 0),
+    },
+    ranges: {
+      workMin: around(rest, handsOn.installMin),
+      definition: result.definition,
+      days: daysPresentable,
     },
     score: pick.score,
     scoreParts: scoreParts(pick.weighed, asked.weighing),

@@ -2,7 +2,7 @@ import TinyQueue from 'tinyqueue';
 import { startStates } from '../coefficients/start-states';
 import { TECHNIQUE_IDS } from '../techniques';
 import { familyOf } from './families';
-import { scoreOf, type Weighed } from './score';
+import { scoreOf, type Weighed, type Weighing } from './score';
 import { holdLayer, isFoam } from './stack-traits';
 import { Trials, type Times, type Tried } from './trial';
 import type { Route, Stack, Way } from './way';
@@ -67,6 +67,17 @@ export const wayKey = ({ set, startState, rootMethod, endsMethod, stack, route, 
     habit.hands,
   ].join('/');
 
+/** What is looked for: how ways are weighed, and which of them will do. */
+export interface Goal {
+  readonly weighing: Weighing;
+  /** Whether a way will do, as far as can be said before it is dried. */
+  readonly allows: (node: Node) => boolean;
+  /** Whether it will do once it was tried. */
+  readonly accepts: (pick: Pick) => boolean;
+  /** What is less sure than this need not be tried. */
+  readonly leastChance: number;
+}
+
 /** Looks for the best ways to do a head, first by sums, then by drying those that could still be best. */
 export class Search {
   readonly ways: Ways;
@@ -81,14 +92,18 @@ export class Search {
   ) {
     this.ways = new Ways(asked);
     this.trials = new Trials(asked.base, times, asked.base.wearByMs !== null);
+    this.wished = { weighing: asked.weighing, allows: () => true, accepts: () => true, leastChance: 0 };
   }
 
-  private nodesOf(isFirst: boolean): Node[] {
+  /** What the wish itself looks for. */
+  private readonly wished: Goal;
+
+  private nodesOf(isFirst: boolean, { weighing, allows } = this.wished): Node[] {
     const techniques = TECHNIQUE_IDS.filter((id) => this.asked.means.techniques.includes(id));
     const stacks = isFirst ? this.firstStacks() : this.asked.stacks;
     return this.ways.setChoices(techniques, isFirst).flatMap((choice) => {
       const node = this.ways.node(choice);
-      return node ? undominated(this.ways.of(node, stacks)) : [];
+      return node ? undominated(this.ways.of(node, stacks, weighing)).filter(allows) : [];
     });
   }
 
@@ -127,14 +142,14 @@ export class Search {
     );
   }
 
-  private bounded(node: Node, route: Route): Item | null {
-    const routed = this.ways.withRoute(node, route);
+  private bounded(node: Node, route: Route, weighing: Weighing): Item | null {
+    const routed = this.ways.withRoute(node, route, weighing);
     if (!routed) return null;
     const chance = routed.weighed.chance === null ? null : this.mostChance(node, route);
     return {
       node: routed,
       route,
-      bound: chance === 1 ? routed.score : scoreOf({ ...routed.weighed, chance }, this.asked.weighing),
+      bound: chance === 1 ? routed.score : scoreOf({ ...routed.weighed, chance }, weighing),
     };
   }
 
@@ -167,6 +182,7 @@ export class Search {
     nodes: readonly Node[],
     budget: number,
     best: Pick | null = null,
+    { weighing, accepts, leastChance } = this.wished,
   ): Generator<Pick | null, Pick | null> {
     const queue = new TinyQueue<Item>(
       nodes.map((node) => ({ node, route: null, bound: node.score + MOST_ROUTE_GAIN })),
@@ -178,22 +194,35 @@ export class Search {
       if (best && item.bound <= best.score) break;
       if (!item.route) {
         for (const route of this.asked.routes) {
-          const next = this.bounded(item.node, route);
+          if (this.mostChance(item.node, route) < leastChance) continue;
+          const next = this.bounded(item.node, route, weighing);
           if (next && !(best && next.bound <= best.score)) queue.push(next);
         }
         continue;
       }
-      // What was learnt since may have lowered it.
-      const now = this.bounded({ ...item.node, way: { ...item.node.way } }, item.route);
+      // What was learnt since may have lowered it, or ruled it out.
+      if (this.mostChance(item.node, item.route) < leastChance) continue;
+      const now = this.bounded(item.node, item.route, weighing);
       if (now && now.bound < item.bound - 1e-9) {
         queue.push({ ...item, bound: now.bound });
         continue;
       }
-      const pick = this.pick(item.node);
-      if (pick && (!best || pick.score > best.score)) best = pick;
+      const tried = this.pick(item.node);
+      const pick = tried && { ...tried, score: scoreOf(tried.weighed, weighing) };
+      if (pick && accepts(pick) && (!best || pick.score > best.score)) best = pick;
       yield best;
     }
     return best;
+  }
+
+  /** The best way for another goal than the wish's own. */
+  *bestFor(goal: Goal, budget: number): Generator<Pick | null, Pick | null> {
+    return yield* this.bestOf(this.nodesOf(false, goal), budget, null, goal);
+  }
+
+  /** Ways there are to weigh, about: sets, starts, finishes and layers, by each route. */
+  size(): number {
+    return this.nodes.length * this.asked.routes.length;
   }
 
   /** The best way, a stage at a time. */

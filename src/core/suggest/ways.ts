@@ -444,7 +444,7 @@ export class Ways {
   }
 
   /** Every way with a set, weighed as if it were surely dry: in the best habit, for each start, finish and layers. */
-  of(node: SetNode, stacks: readonly Stack[]): Node[] {
+  of(node: SetNode, stacks: readonly Stack[], weighing = this.asked.weighing): Node[] {
     const frame = this.frame(node);
     if (!frame) return [];
     const { plain, steps } = frame;
@@ -462,7 +462,7 @@ export class Ways {
           let best: { score: number; weighed: Weighed; habit: Habit } | null = null;
           for (const [i, habit] of habits.entries()) {
             const weighed = this.weighed(finished, choice, habit, gentle[i]!);
-            const score = scoreOf(weighed, this.asked.weighing);
+            const score = scoreOf(weighed, weighing);
             if (!best || score > best.score) best = { score, weighed, habit: habit.habit };
           }
           if (best)
@@ -551,7 +551,7 @@ export class Ways {
   }
 
   /** A way with another route, weighed as if it were surely dry; null where a rule rules it out. */
-  withRoute(node: Node, route: Route): Node | null {
+  withRoute(node: Node, route: Route, weighing = this.asked.weighing): Node | null {
     const way = { ...node.way, route };
     const suit = this.suitOf('drying', way);
     if (suit.isOut) return null;
@@ -561,7 +561,7 @@ export class Ways {
       sittingH: sittingH(route),
       gentle: gentleOf(way, holdsNight(route)),
     };
-    return { ...node, way, weighed, score: scoreOf(weighed, this.asked.weighing) };
+    return { ...node, way, weighed, score: scoreOf(weighed, weighing) };
   }
 }
 

@@ -156,10 +156,20 @@ export function PlanDesk(props: PlanDeskProps) {
       {view.sheet === 'fit' && (
         <FitDialog
           brief={brief}
-          tools={props.tools}
+          means={{
+            head: brief.head,
+            allergies: props.head.allergies,
+            schools: actions.schools,
+            products: props.products,
+            tools: props.tools,
+            dryers: props.dryers,
+            hand: brief.set.hand ?? 'usual',
+            timeZone: brief.timeZone ?? props.clock.timeZone,
+          }}
+          nowMs={nowMs}
           now={plan && comparedPlan(plan)}
           onTake={(option) => {
-            changeBrief(withOption(brief, option));
+            edit(withOption(content, option));
             close();
           }}
           onClose={close}

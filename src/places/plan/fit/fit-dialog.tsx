@@ -4,18 +4,18 @@ import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
 import { useEffect, useRef, useState } from 'react';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/drying-methods';
-import type { ShownOption } from '@/core/fit/shown-option';
 import type { FieldError } from '@/core/formats/field-error';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
-import type { ToolKindId } from '@/core/techniques/tool-kind';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
-import type { AskedWishes, FitProgress } from '@/workers/fit.worker';
+import type { FitOptionShown, FitProgress } from '@/workers/fit.worker';
 import { startFit, type RunningFit } from '@/workers/client';
-import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
+import type { DraftBrief } from '@/core/draft/draft-brief';
+import type { TechniqueId } from '@/core/techniques';
 import type { Compared } from '../difference-words';
 import { sentence } from '@/core/words/words';
+import { wishFor, type WishMeans } from '../first/wish-for';
 import { FitOption } from './fit-option';
 import { Relaxations } from './relaxations';
 import styles from './fit.module.css';
@@ -53,15 +53,17 @@ const START: Form = {
 /** Asks for the time there is and what is wanted, searches, and offers a few ways that none other beats. */
 export function FitDialog({
   brief,
-  tools,
+  means,
+  nowMs,
   now,
   onTake,
   onClose,
 }: {
   brief: DraftBrief;
+  means: WishMeans;
+  nowMs: number;
   now: Compared | null;
-  tools: readonly ShelfTool[];
-  onTake: (option: ShownOption) => void;
+  onTake: (option: FitOptionShown) => void;
   onClose: () => void;
 }) {
   const [form, setForm] = useState<Form>(START);
@@ -81,24 +83,26 @@ export function FitDialog({
     setProgress(null);
     setErrors([]);
     setRunning(true);
-    const wishes: AskedWishes = {
-      availableH: form.availableH,
-      handsOnMaxMin: form.workH * 60,
-      daysAtLeast: form.days,
-      curlMm: CURLS[form.curl].range,
-      chanceAtLeast: SURE,
-    };
-    const means = {
-      techniques: TECHNIQUE_IDS.filter((id) => form.technique === ANY || id === form.technique),
-      tools: tools.map(({ kind, diameterMm, workingLengthMm, owned }) => ({
-        kind: kind as ToolKindId,
-        diameterMm,
-        workingLengthMm,
-        owned,
-      })),
-      drying: form.drying,
-    };
-    const search = startFit(brief, means, wishes, setProgress);
+    const wish = wishFor(
+      {
+        ready: null,
+        wants: [],
+        technique: form.technique === ANY ? null : (form.technique as TechniqueId),
+        begin: null,
+        workH: form.workH,
+      },
+      means,
+      nowMs,
+    );
+    const search = startFit(
+      {
+        brief,
+        wish: { ...wish, sureness: SURE, shelf: { ...wish.shelf, drying: [...form.drying] } },
+        limits: { daysAtLeast: form.days, curlMm: CURLS[form.curl].range },
+        availableH: form.availableH,
+      },
+      setProgress,
+    );
     running.current = search;
     void search.done.then((found) => {
       setErrors(found);
@@ -190,9 +194,7 @@ export function FitDialog({
             <>
               <progress max={progress?.of ?? 1} value={progress?.looked ?? 0} aria-label="Looked at" />
               <span>
-                {progress
-                  ? `${progress.looked.toLocaleString('en-GB')} of ${progress.of.toLocaleString('en-GB')} looked at`
-                  : 'starting'}
+                {progress ? `${Math.round((100 * progress.looked) / progress.of)} % looked at` : 'starting'}
               </span>
               <Button size="small" onClick={stop}>
                 Stop
@@ -208,13 +210,13 @@ export function FitDialog({
         <div role="status" className={styles.summary}>
           {progress?.isDone &&
             (progress.options.length > 0
-              ? `All ${progress.of.toLocaleString('en-GB')} combinations looked at. These are the best of what fits; no other is better in everything.`
-              : `Nothing fits: none of ${progress.of.toLocaleString('en-GB')} combinations keeps to all of it.`)}
+              ? 'Every technique, product, size and way to dry at hand was weighed. These are the best of what fits, each at something.'
+              : 'Nothing fits: nothing at hand keeps to all of it.')}
         </div>
         {progress && (
           <ul className={styles.options}>
             {progress.options.map((option) => (
-              <FitOption key={option.words} option={option} now={now} onTake={() => onTake(option)} />
+              <FitOption key={option.title} option={option} now={now} onTake={() => onTake(option)} />
             ))}
           </ul>
         )}

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
-import { STRENGTHS } from '@/core/fit/options';
-import type { ShownOption } from '@/core/fit/shown-option';
+import { STRENGTHS } from '@/core/fit/fit';
+import type { FitOptionShown } from '@/workers/fit.worker';
 import {
   formatChance,
   formatDays,
@@ -12,6 +12,7 @@ import {
 } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { differenceWords, type Compared } from '../difference-words';
+import { comparedOption } from '../first/other-kinds';
 import styles from './fit.module.css';
 
 /** One way to do it: what it is best at, what comes of it, and one press to take it. */
@@ -20,22 +21,21 @@ export function FitOption({
   now,
   onTake,
 }: {
-  option: ShownOption;
+  option: FitOptionShown;
   /** The plan as it is, to say how this differs. */
   now: Compared | null;
   onTake: () => void;
 }) {
   const { units } = useUnits();
-  const { workMin, definition, days, strengths } = option;
-  const differences = now
-    ? differenceWords(
-        now,
-        { ...option, dryH: null, workMin: workMin.p50, definition: definition.p50, days: days.p50 },
-        units,
-      )
-    : [];
+  const { title, figures: found, strengths } = option;
+  const { workMin, definition, days } = option.ranges;
+  const differences = now ? differenceWords(now, comparedOption(option), units) : [];
   const figures = [
-    ['dry at takedown', formatChance(option.chance), null],
+    [
+      'dry at takedown',
+      found.chanceDryAtWearBy === null ? 'no time set' : formatChance(found.chanceDryAtWearBy),
+      null,
+    ],
     [
       'work, from washing on',
       formatMinutes(workMin.p50),
@@ -47,15 +47,15 @@ export function FitOption({
       `${formatIndex(definition.p50)} of 10`,
       `${formatIndex(definition.p10)} to ${formatIndex(definition.p90)}`,
     ],
-    ['curl', formatDiameter(option.curlMm, units), null],
-    ['stretch', formatPercent(option.stretch), null],
+    ['curl', formatDiameter(found.curlDiameterMm, units), null],
+    ['stretch', formatPercent(found.stretch), null],
   ] as const;
   return (
     <li className={styles.option}>
       {strengths.length > 0 && (
         <p className={styles.strengths}>{strengths.map((strength) => STRENGTHS[strength]).join(', ')}</p>
       )}
-      <h3>{option.words}</h3>
+      <h3>{title}</h3>
       {differences.length > 0 && (
         <p className={styles.against}>Against the plan as it is: {differences.join(', ')}.</p>
       )}
@@ -70,7 +70,7 @@ export function FitOption({
           </div>
         ))}
       </dl>
-      <Button size="small" variant="outlined" onClick={onTake} aria-label={`Take this: ${option.words}`}>
+      <Button size="small" variant="outlined" onClick={onTake} aria-label={`Take this: ${title}`}>
         Take this
       </Button>
     </li>

@@ -1,25 +1,25 @@
 'use client';
 import type { Units } from '@/core/formats/display';
-import type { ShownOption } from '@/core/fit/shown-option';
 import { formatChance, formatDays, formatDiameter, formatMinutes } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
-import type { FitProgress } from '@/workers/fit.worker';
+import type { FitOptionShown, FitProgress } from '@/workers/fit.worker';
 import type { Compared } from '../difference-words';
 import { FitOption } from './fit-option';
 import styles from './fit.module.css';
 
 type Relaxed = FitProgress['relaxed'][number];
 
-function giveWords({ wish, option }: Relaxed, units: Units): string {
-  switch (wish) {
+function giveWords({ gives, option }: Relaxed, units: Units): string {
+  const { figures, ranges } = option;
+  switch (gives) {
     case 'chance':
-      return `It would have to do to be ${formatChance(option.chance)} sure that it is dry:`;
+      return `It would have to do to be ${formatChance(figures.chanceDryAtWearBy ?? 0)} sure that it is dry:`;
     case 'handsOn':
-      return `With ${formatMinutes(option.workMin.p50)} of work this would do:`;
+      return `With ${formatMinutes(ranges.workMin.p50)} of work this would do:`;
     case 'days':
-      return `If ${formatDays(option.days.p50)} were enough:`;
+      return `If ${formatDays(ranges.days.p50)} were enough:`;
     case 'curl':
-      return `With a curl of ${formatDiameter(option.curlMm, units)}:`;
+      return `With a curl of ${formatDiameter(figures.curlDiameterMm, units)}:`;
   }
 }
 
@@ -31,7 +31,7 @@ export function Relaxations({
 }: {
   relaxed: readonly Relaxed[];
   now: Compared | null;
-  onTake: (option: ShownOption) => void;
+  onTake: (option: FitOptionShown) => void;
 }) {
   const { units } = useUnits();
   if (relaxed.length === 0) {
@@ -40,7 +40,7 @@ export function Relaxations({
   return (
     <>
       {relaxed.map((relaxation) => (
-        <section key={relaxation.wish}>
+        <section key={relaxation.gives}>
           <p className={styles.give}>{giveWords(relaxation, units)}</p>
           <ul className={styles.options}>
             <FitOption option={relaxation.option} now={now} onTake={() => onTake(relaxation.option)} />
