@@ -1,6 +1,10 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import type { DryingWay } from '@/core/plan/drying-ways';
+import type { Porosity } from '@/core/coefficients/hair';
+import type { GuideRow } from '@/core/suggest/set-guide';
+import type { GuideEndpoint } from './guide.worker';
 import type { AskedFit, FitEndpoint, FitProgress } from './fit.worker';
 import type { ScaleReading } from '@/core/scale/scale';
 import type { DrawEndpoint } from './draw.worker';
@@ -14,6 +18,8 @@ export interface Forecaster {
   readonly ask: (brief: unknown) => Promise<Checked<AnsweredView> | null>;
   /** Draws heads for the last question and tells how far it is, until it is done, stopped or overtaken. */
   readonly refine: (hear: (refinement: Refinement) => void) => Promise<void>;
+  /** How long a brief takes in each of four ways to dry. */
+  readonly ways: (brief: unknown) => Promise<readonly DryingWay[]>;
   /** Stops drawing heads. */
   readonly rest: () => void;
   readonly end: () => void;
@@ -56,6 +62,7 @@ export function startForecaster(): Forecaster {
         }),
       );
     },
+    ways: (brief) => remote.ways(brief),
     // What was on its way when the stop was pressed is not heard any more.
     rest: () => {
       hearing++;
@@ -68,18 +75,29 @@ export function startForecaster(): Forecaster {
   };
 }
 
-/** A search for what fits a time, running beside the page. */
-export interface RunningFit {
-  /** Settles when the search is over; what is wrong with the brief, if anything. */
+/** Something that is worked out beside the page and can be stopped. */
+export interface RunningWork {
+  /** Settles when it is over; what is wrong with what was asked, if anything. */
   readonly done: Promise<readonly FieldError[]>;
   readonly stop: () => void;
 }
 
 /** Starts a search in a worker of its own. */
-export function startFit(asked: AskedFit, hear: (progress: FitProgress) => void): RunningFit {
+export function startFit(asked: AskedFit, hear: (progress: FitProgress) => void): RunningWork {
   const worker = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<FitEndpoint>(worker);
   const done = remote.run(asked, proxy(hear)) as Promise<readonly FieldError[]>;
+  return {
+    done: done.finally(() => worker.terminate()),
+    stop: () => worker.terminate(),
+  };
+}
+
+/** Starts working out a set guide in a worker of its own; rows come as they are done. */
+export function startGuide(wish: unknown, porosity: Porosity, hear: (row: GuideRow) => void): RunningWork {
+  const worker = new Worker(new URL('./guide.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<GuideEndpoint>(worker);
+  const done = remote.run(wish, porosity, proxy(hear)) as Promise<readonly FieldError[]>;
   return {
     done: done.finally(() => worker.terminate()),
     stop: () => worker.terminate(),

@@ -2,7 +2,10 @@ import { expose, wrap, type Remote } from 'comlink';
 import { drawnHeads } from '@/core/drying/draws';
 import type { Checked } from '@/core/formats/field-error';
 import { answerDraft, type AnsweredView, type AskedDraft } from '@/core/plan/answer-view';
+import { readBrief } from '@/core/formats/read-brief';
 import { SHOWN_AT_DRAWS } from '@/core/plan/draw-counts';
+import { dryingWays, type DryingWay } from '@/core/plan/drying-ways';
+import { layoutFor } from '@/core/plan/layout-for';
 import type { Drawer } from './draw.worker';
 
 /** Heads that one worker draws between two looks at the mailbox: about 15 ms of work. */
@@ -44,6 +47,11 @@ const endpoint = {
     if (!answer.ok) return answer;
     draft = answer.value;
     return { ok: true, value: draft.view(0) };
+  },
+  /** How long a brief takes in each of four ways to dry; nothing while it does not add up. */
+  ways(raw: unknown): readonly DryingWay[] {
+    const brief = readBrief(raw);
+    return brief.ok ? dryingWays(brief.value, layoutFor(brief.value)) : [];
   },
   async refine(hear: (refinement: Refinement) => void): Promise<void> {
     const request = asked;

@@ -1,6 +1,7 @@
 import TinyQueue from 'tinyqueue';
+import { rootMethods } from '../coefficients/root-and-ends';
 import { startStates } from '../coefficients/start-states';
-import { TECHNIQUE_IDS } from '../techniques';
+import { TECHNIQUE_IDS, type TechniqueId } from '../techniques';
 import { familyOf } from './families';
 import { scoreOf, type Weighed, type Weighing } from './score';
 import { holdLayer, isFoam } from './stack-traits';
@@ -29,6 +30,8 @@ export interface SearchState {
 /** Runs of the drying model that each stage may take: never time, so that the same question has the same answer. */
 const BUDGET = { first: 40, draft: 220, others: 80, each: 5 } as const;
 const FIRST_STACKS = 5;
+/** What is not sure to be dry is looked at so much longer. */
+const UNSURE_TIMES = 1;
 /** What another run is known to be no better than: rough runs differ by this much. */
 const BOUND_SLACK = 0.02;
 /** Gain that a rule for a route may bring over the plain one. */
@@ -85,6 +88,7 @@ export class Search {
   private readonly picks = new Map<string, Pick | null>();
   private readonly known = new Map<string, { sections: number; waterPerG: number; chance: number }[]>();
   private nodes: Node[] = [];
+  private fewStacks: readonly Stack[] | null = null;
 
   constructor(
     readonly asked: Asked,
@@ -109,6 +113,7 @@ export class Search {
 
   /** A few stacks that suit best, one of each hold before a second. */
   private firstStacks(): readonly Stack[] {
+    if (this.fewStacks) return this.fewStacks;
     const { stacks } = this.asked;
     const sample = this.ways
       .setChoices(this.asked.means.techniques, true)
@@ -122,12 +127,17 @@ export class Search {
     const firsts = unique.filter(
       (stack, i) => unique.findIndex((other) => holdFamily(other) === holdFamily(stack)) === i,
     );
-    return [...new Set([...firsts, ...unique])].slice(0, FIRST_STACKS);
+    this.fewStacks = [...new Set([...firsts, ...unique])].slice(0, FIRST_STACKS);
+    return this.fewStacks;
   }
 
+  /** What of a way drying hangs on, but for counts and water: ends without a rod, and roots not plaited, dry alike. */
   private chanceKey({ way }: Node, route: Route): string {
     const { set, startState, rootMethod, endsMethod } = way;
-    return [set.technique, set.tool?.diameterMm, startState, rootMethod, endsMethod, route.id].join('/');
+    const { isPlaited } = rootMethods[rootMethod];
+    return [set.technique, set.tool?.diameterMm, startState, isPlaited, endsMethod === 'rod', route.id].join(
+      '/',
+    );
   }
 
   /** The most that a chance can be, after what was dried before: fewer sections or more water is never sooner. */
@@ -220,9 +230,25 @@ export class Search {
     return yield* this.bestOf(this.nodesOf(false, goal), budget, null, goal);
   }
 
-  /** Ways there are to weigh, about: sets, starts, finishes and layers, by each route. */
-  size(): number {
-    return this.nodes.length * this.asked.routes.length;
+  /** The best way with one technique, among the few counts and sizes that the first answer looks at. */
+  bestOfTechnique(technique: TechniqueId, budget: number): Pick | null {
+    const stacks = this.firstStacks();
+    const nodes = this.ways.setChoices([technique], true).flatMap((choice) => {
+      const node = this.ways.node(choice);
+      return node ? undominated(this.ways.of(node, stacks)) : [];
+    });
+    const within = (runs: number, leastChance: number) => {
+      const best = this.bestOf(nodes, runs, null, { ...this.wished, leastChance });
+      let step = best.next();
+      while (!step.done) step = best.next();
+      return step.value;
+    };
+    const quick = within(budget, 0);
+    // What is not dry in time is looked for once more, passing over what cannot be: there may be a hood that brings it home.
+    const { sureness } = this.asked.weighing;
+    if ((quick?.weighed.chance ?? 1) >= sureness) return quick;
+    const surer = within(UNSURE_TIMES * budget, sureness);
+    return (surer?.weighed.chance ?? 0) > (quick?.weighed.chance ?? 0) ? surer : quick;
   }
 
   /** The best way, a stage at a time. */

@@ -2,10 +2,10 @@ import type { SuggestionsFile } from '../formats/suggestions-file';
 import type { Checked } from '../formats/field-error';
 import { ask, timesOf, type Wish } from './ask';
 import { differentIn } from './different';
-import { usefulToMeasure, type Usefulness } from './most-useful';
+import { usefulToMeasure } from './most-useful';
 import { optionOf } from './option';
 import { readWish } from './read-wish';
-import { chanceWords, reasonsFor, type SuggestReason } from './reasons';
+import { chanceWords, reasonsFor } from './reasons';
 import { Search, type Pick, type SearchState } from './search';
 import { plainWay } from './set-node';
 
@@ -77,16 +77,6 @@ export function ran<T>(search: Generator<unknown, T>): T {
   while (!step.done) step = search.next();
   return step.value;
 }
-
-/** Reasons of a draft, and what would help most to measure. */
-export const explained = (
-  wish: Wish,
-  { search, kinds }: Suggested,
-  draft: Pick,
-): { reasons: SuggestReason[]; useful: Usefulness[] } => ({
-  reasons: reasonsFor(wish, search, draft, kinds),
-  useful: usefulToMeasure(wish, draft),
-});
 
 const round = (value: number) => Math.round(value * 1000) / 1000;
 

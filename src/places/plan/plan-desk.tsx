@@ -194,6 +194,7 @@ export function PlanDesk(props: PlanDeskProps) {
           schools={actions.schools}
           onSchool={actions.takeSchool}
           onWeighed={actions.weigh}
+          askWays={live.ways}
           onChange={edit}
         />
       </section>

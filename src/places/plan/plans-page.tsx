@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatLocalTime } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';
+import { LinkButton } from '@/ui/shell/link-button';
 import { ListFrame } from '@/ui/shell/list-frame';
 import { Page, Part } from '@/ui/shell/page';
 import { NewPlan } from './new-plan';
@@ -28,7 +29,15 @@ const NOTHING = {
 export function PlansPage({ plans, counts, heads, asked, clock }: Awaited<ReturnType<typeof loadPlans>>) {
   const isEmpty = counts.open + counts.aside + counts.done === 0;
   return (
-    <Page title="Plan" lead="Sets still ahead. Each keeps itself while you work on it.">
+    <Page
+      title="Plan"
+      lead="Sets still ahead. Each keeps itself while you work on it."
+      action={
+        <LinkButton href="/plan/guide" variant="outlined">
+          Set guide
+        </LinkButton>
+      }
+    >
       {isEmpty ? (
         <EmptyState
           title="No set is planned"

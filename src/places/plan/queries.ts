@@ -67,6 +67,21 @@ export const loadFirst = cache((headId: string) =>
   }),
 );
 
+/** What a set guide is made with: what the studio has. */
+export const loadGuide = () =>
+  query(async ({ actor, database, nowMs }) => {
+    const { studio } = actor;
+    return {
+      products: await listProducts(database.db, studio.id),
+      tools: await listTools(database.db, studio.id),
+      dryers: await listDryers(database.db, studio.id),
+      studioName: studio.name,
+      hand: studio.hand,
+      timeZone: studio.timeZone,
+      nowMs,
+    };
+  });
+
 /** A page of plans, as its address asks for it, and the heads a new one can be made for. */
 export const loadPlans = (params: Parameters<typeof askedList>[0]) =>
   query(async ({ actor, database }) => {

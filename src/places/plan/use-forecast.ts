@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import type { DryingWay } from '@/core/plan/drying-ways';
 import { startForecaster, type Forecaster } from '@/workers/client';
 import type { DraftBrief } from '@/core/draft/draft-brief';
 
@@ -19,6 +20,8 @@ export interface LiveForecast {
   readonly errors: readonly FieldError[];
   readonly isWorking: boolean;
   readonly refining: Refining | null;
+  /** How long a brief takes in each of four ways to dry. */
+  readonly ways: (brief: DraftBrief) => Promise<readonly DryingWay[]>;
   /** Stops drawing heads; the numbers stay as they are. */
   readonly stop: () => void;
 }
@@ -28,7 +31,7 @@ const SETTLED_MS = 350;
 
 /** Re-forecasts in a worker on every change of the brief, then refines it; the page never waits for it. */
 export function useForecast(brief: DraftBrief, first: Checked<AnsweredView>): LiveForecast {
-  const [live, setLive] = useState<Omit<LiveForecast, 'stop'>>({
+  const [live, setLive] = useState<Omit<LiveForecast, 'stop' | 'ways'>>({
     answer: first.ok ? first.value : null,
     answered: first.ok ? brief : null,
     errors: first.ok ? [] : first.errors,
@@ -77,5 +80,6 @@ export function useForecast(brief: DraftBrief, first: Checked<AnsweredView>): Li
     forecaster.current?.rest();
     setLive((was) => ({ ...was, refining: null }));
   }, []);
-  return { ...live, stop };
+  const ways = useCallback((asked: DraftBrief) => forecaster.current?.ways(asked) ?? Promise.resolve([]), []);
+  return { ...live, stop, ways };
 }

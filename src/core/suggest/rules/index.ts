@@ -4,6 +4,3 @@ import { TRAITS } from './traits';
 
 /** What suits which hair. Common practice throughout; add a row by adding it to its list. */
 export const RULES: readonly Rule[] = [...TRAITS, ...CONDITION_RULES];
-
-/** The rule of an id, for a sentence. */
-export const ruleOf = (id: string): Rule => RULES.find((rule) => rule.id === id)!;

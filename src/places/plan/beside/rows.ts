@@ -60,6 +60,7 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       schools: {},
       onSchool: nothing,
       onWeighed: nothing,
+      askWays: () => Promise.resolve([]),
       onChange: nothing,
       brief,
       set: brief.set,

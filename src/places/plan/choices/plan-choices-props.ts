@@ -1,8 +1,9 @@
 import type { ChosenSchools, SchoolQuestionId } from '@/core/schools/schools';
 import type { PlanFile } from '@/core/formats/plan-file';
+import type { DryingWay } from '@/core/plan/drying-ways';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { HairInSet } from '@/core/techniques/bundle';
-import type { PlanContent, ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
+import type { DraftBrief, PlanContent, ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
 
 /** What the choices of a plan are given. */
 export interface PlanChoicesProps {
@@ -21,5 +22,7 @@ export interface PlanChoicesProps {
   readonly schools: ChosenSchools;
   readonly onSchool: (question: SchoolQuestionId, school: string) => void;
   readonly onWeighed: (weighed: WeighedUnits) => void;
+  /** How long a brief takes in each of four ways to dry. */
+  readonly askWays: (brief: DraftBrief) => Promise<readonly DryingWay[]>;
   readonly onChange: (content: PlanContent) => void;
 }

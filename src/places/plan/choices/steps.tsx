@@ -33,6 +33,7 @@ import {
 import { layerName, toolKindOfSet, toolsFor } from '@/core/draft/shelf-choices';
 import { withTechnique } from '@/core/draft/edits';
 import { DryingSteps } from './drying-steps';
+import { DryingWaysHere } from './drying-ways-here';
 import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
 import { USUAL_SLEEP } from '../usual-plan';
@@ -219,7 +220,7 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
   };
 };
 
-const drying: PlanStep = ({ brief, dryers, changeBrief }) => {
+const drying: PlanStep = ({ brief, dryers, askWays, changeBrief }) => {
   const steps = brief.drying ?? [];
   return {
     id: 'drying',
@@ -229,7 +230,12 @@ const drying: PlanStep = ({ brief, dryers, changeBrief }) => {
         ? dryingMethods[steps[0]!.method].label
         : steps.map((step) => `${dryingMethods[step.method].label} ${formatHours(step.hours)}`).join(', '),
     ...(steps.length === 1 && { note: `for ${formatHours(steps[0]!.hours)}` }),
-    body: <DryingSteps steps={steps} dryers={dryers} onChange={(next) => changeBrief({ drying: next })} />,
+    body: (
+      <>
+        <DryingSteps steps={steps} dryers={dryers} onChange={(next) => changeBrief({ drying: next })} />
+        <DryingWaysHere brief={brief} ask={askWays} />
+      </>
+    ),
   };
 };
 

@@ -21,8 +21,9 @@ import { useAction } from '@/ui/hooks/use-action';
 import { useUnits } from '@/ui/units-context';
 import { newPlan, startSet, takeDraft } from '../actions';
 import { dryWords } from '../dry-words';
+import { DryingTable } from '../drying-table';
 import { DraftThread } from './draft-thread';
-import { DryingTable } from './drying-table';
+
 import { OtherKinds } from './other-kinds';
 import { addressOf } from './wish-address';
 import { beginOf, wishFor, type WishForm, type WishMeans } from './wish-for';

@@ -10,7 +10,7 @@ import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
 import type { FitOptionShown, FitProgress } from '@/workers/fit.worker';
-import { startFit, type RunningFit } from '@/workers/client';
+import { startFit, type RunningWork } from '@/workers/client';
 import type { DraftBrief } from '@/core/draft/draft-brief';
 import type { TechniqueId } from '@/core/techniques';
 import type { Compared } from '../difference-words';
@@ -70,7 +70,7 @@ export function FitDialog({
   const [progress, setProgress] = useState<FitProgress | null>(null);
   const [isRunning, setRunning] = useState(false);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
-  const running = useRef<RunningFit | null>(null);
+  const running = useRef<RunningWork | null>(null);
   useEffect(() => () => running.current?.stop(), []);
 
   const change = (part: Partial<Form>) => setForm({ ...form, ...part });
