@@ -11,6 +11,7 @@ export const twist = (change: Partial<SectionWork> = {}): SectionWork => ({
   endsMethod: 'finger-coiled',
   startState: 'damp',
   brushedThrough: false,
+  fastened: 'root',
   ...change,
 });
 

@@ -1,16 +1,21 @@
+import type { AfterwardsId } from '../coefficients/afterwards';
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { HandId } from '../coefficients/hands';
 import type { NightCareId } from '../coefficients/night-care';
 import type { PrepStepId } from '../coefficients/prep-steps';
 import type { StartStateId } from '../coefficients/start-states';
+import type { TakedownHandsId } from '../coefficients/takedown-hands';
 import type { DryingStep } from '../drying/dry-run-input';
 import type { Head } from '../hair/head';
 import type { PerZone } from '../hair/zone';
 import type { PartingPattern, PartLine } from '../parting/pattern';
+import type { WindingPatternId } from '../parting/winding';
 import type { SleepHours } from '../schedule/sleep';
 import type { PartingRecipe } from '../parting/recipe';
 import type { Layer } from '../products/layer';
 import type { TechniqueId } from '../techniques';
+import type { KnotWay } from '../techniques/knot-way';
+import type { FastenedId } from '../coefficients/fastened';
 import type { Tool } from '../techniques/bundle';
 import type { ToolKindId } from '../techniques/tool-kind';
 
@@ -48,6 +53,9 @@ export interface Brief {
     /** Pressed with a towel once the products are in. */
     readonly blotted: boolean;
     readonly hand: HandId;
+    readonly knot: KnotWay;
+    /** How flexible rods are closed: more fit bent over at the root only, both ends hold firmer. */
+    readonly fastened: FastenedId;
   };
   readonly zones: PerZone<ZoneSet>;
   readonly parting: {
@@ -55,12 +63,16 @@ export interface Brief {
     readonly part: PartLine;
     readonly sizes: PerZone<number>;
     readonly recipe: PartingRecipe | null;
+    /** Which way sections are wound, where no single one says otherwise. */
+    readonly winding: WindingPatternId;
   };
   readonly wear: {
     readonly night: NightCareId;
     readonly separations: number;
     readonly fluffing: number;
-    readonly hands: 'oiled' | 'bare';
+    readonly hands: TakedownHandsId;
+    /** What goes on once it is taken down. */
+    readonly after: readonly AfterwardsId[];
   };
   readonly room: {
     readonly temperatureC: number;
@@ -86,4 +98,6 @@ export interface Brief {
   /** Heads drawn for the spread of drying; 0 for the quick estimate without. */
   readonly draws: number;
   readonly seed: number;
+  /** What hands and eyes should remember of it. */
+  readonly note: string;
 }

@@ -16,6 +16,7 @@ export const prepSteps = {
   cleanse: { short: 'Cleanse', label: 'Cleanse and rinse', usualMin: 20, handsOn: true },
   'instant-condition': { short: 'Condition', label: 'Instant conditioner', usualMin: 5, handsOn: true },
   'deep-condition': { short: 'Under cap', label: 'Deep conditioner under a cap', usualMin: 25, handsOn: false },
+  cap: { short: 'Leave-in, cap', label: 'Leave-in under a cap', usualMin: 15, handsOn: false },
   blot: { short: 'Blot', label: 'Blot in a turban', usualMin: 20, handsOn: false },
 } as const satisfies Record<string, PrepStep>; // prettier-ignore
 

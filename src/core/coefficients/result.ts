@@ -34,8 +34,6 @@ export const result = coefficients({
   fluffingFrizz: [0.35, 'points per step', 0.1, 0.6, 'A', 'fluffing 0 to 3'],
   fluffingVolume: [0.5, 'points per step', 0.2, 0.8, 'A', 'fluffing 0 to 3'],
   fluffingLnDays: [-0.05, 'ln days per step', -0.1, 0, 'A', 'fluffing beyond a little'],
-  oiledFrizz: [-0.3, 'points', -0.6, 0, 'A', 'oiled hands at takedown'],
-  bareFrizz: [0.2, 'points', 0, 0.5, 'A', 'bare hands at takedown'],
   dewFree: [12, '°C', 8, 15, 'A', 'dew point above which air loosens a set'],
   dewFrizz: [0.1, 'points per °C', 0.05, 0.2, 'A', 'damp air outdoors'],
   dewVolume: [0.03, 'points per °C', 0, 0.06, 'A', 'damp air outdoors'],

@@ -46,6 +46,8 @@ export interface DryingMethod {
   } | null;
   /** Share of the time that moving hot air is on a given place; 1 for air that stays. */
   readonly duty: number;
+  /** A manner of another method, for hands that want it so; nothing is suggested with it. */
+  readonly isManner?: boolean;
   readonly usualHours: number;
   /** Goes on by itself through a night; the others need somebody awake. */
   readonly canSleepIn: boolean;

@@ -16,14 +16,19 @@ import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
 import { PREP_STEP_IDS } from '../coefficients/prep-steps';
 import { START_STATE_IDS } from '../coefficients/start-states';
+import { AFTERWARDS_IDS } from '../coefficients/afterwards';
+import { FASTENED_IDS } from '../coefficients/fastened';
 import { HAND_IDS } from '../coefficients/hands';
+import { TAKEDOWN_HANDS_IDS } from '../coefficients/takedown-hands';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { KNOWABLE } from '../hair/head';
 import { ZONES } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { ROLE_IDS } from '../products';
+import { WINDING_PATTERN_IDS } from '../parting/winding';
 import { TECHNIQUE_IDS } from '../techniques';
+import { KNOT_PREPARED_IDS } from '../techniques/knot-way';
 import { bounded, boundedInt, choice, wholeWithin, within } from './field';
 import { recipeInput } from './recipe';
 
@@ -101,6 +106,10 @@ export const layerInput = z.strictObject({
   waterShare: within('water share', LAYER_RANGES.waterShare).optional(),
   hold: within('hold', LAYER_RANGES.hold).optional(),
   weight: within('weight', LAYER_RANGES.weight).optional(),
+  inHand: z
+    .boolean()
+    .optional()
+    .describe('mixed in the hand with the layer before, section by section, without a batch'),
   protein: z.boolean().optional().describe('the product holds protein'),
 });
 
@@ -136,6 +145,16 @@ export const setInput = z
     layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
     brushedThrough: z.boolean().default(false),
     hand: choice('hand', HAND_IDS).default('usual').describe('how tightly it is worked'),
+    knot: z
+      .strictObject({
+        turns: boundedInt('turns of a knot', 1, 6)
+          .nullable()
+          .default(null)
+          .describe('all of it wound, when null'),
+        prepared: choice('how hair goes into a knot', KNOT_PREPARED_IDS).default('rolled'),
+      })
+      .prefault({}),
+    fastened: choice('how flexible rods are closed', FASTENED_IDS).default('root'),
     blotted: z.boolean().default(true).describe('pressed with a towel once the products are in'),
     zones: perZone(() => zoneInput).optional(),
   })
@@ -164,7 +183,12 @@ export const wearInput = z.strictObject({
   night: choice('night care', NIGHT_CARE_IDS).default('gather-and-bonnet'),
   separations: wholeWithin('pieces each section is separated into', SET_RANGES.separations).default(2),
   fluffing: wholeWithin('fluffing', SET_RANGES.fluffing).default(1),
-  hands: choice('hands at takedown', ['oiled', 'bare'] as const).default('oiled'),
+  hands: choice('hands at takedown', TAKEDOWN_HANDS_IDS).default('oiled'),
+  after: z
+    .array(choice('what goes on afterwards', AFTERWARDS_IDS))
+    .max(AFTERWARDS_IDS.length, 'each of them once')
+    .default([])
+    .describe('on once it is taken down; no layer that has to dry'),
 });
 
 /** One step of drying; it lasts as long as it says. */
@@ -239,6 +263,7 @@ export const briefInput = z
           .describe('the usual one of the technique when left out'),
         part: choice('part', PART_LINES).default('none'),
         zoneSize: perZone((zone) => within(`size of sections, ${zone},`, SET_RANGES.zoneSize)).optional(),
+        winding: choice('winding', WINDING_PATTERN_IDS).default('usual'),
         recipe: recipeInput.optional(),
       })
       .prefault({}),
@@ -258,6 +283,7 @@ export const briefInput = z
     timeZone: z.string().min(1).optional(),
     draws: boundedInt('draws', 0, 5000).default(DEFAULT_DRAWS),
     seed: boundedInt('seed', 0, 4294967295).default(1),
+    note: z.string().max(500, 'a note of at most 500 letters').default(''),
   })
   .meta({ title: 'Keen Spiral brief, version 1' });
 

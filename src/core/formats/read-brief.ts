@@ -138,6 +138,8 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
     brushedThrough: set.brushedThrough,
     blotted: set.blotted,
     hand: set.hand,
+    knot: set.knot,
+    fastened: set.fastened,
   };
 }
 
@@ -258,6 +260,7 @@ export function readBrief(raw: unknown): Checked<Brief> {
         part: parting.recipe?.part.kind ?? parting.part,
         sizes: perZone((zone) => parting.zoneSize?.[zone] ?? 1),
         recipe: parting.recipe ?? null,
+        winding: parting.winding,
       },
       wear: input.wear,
       room: input.room,
@@ -281,6 +284,7 @@ export function readBrief(raw: unknown): Checked<Brief> {
       timeZone: input.timeZone ?? (offset === 'Z' ? 'UTC' : (offset ?? 'UTC')),
       draws: input.draws,
       seed: input.seed,
+      note: input.note,
     },
   };
 }

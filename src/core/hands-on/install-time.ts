@@ -4,6 +4,7 @@ import {
   type EndsMethodId,
   type RootMethodId,
 } from '../coefficients/root-and-ends';
+import { fastened, type FastenedId } from '../coefficients/fastened';
 import { handsOn } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
 import type { Technique } from '../techniques/technique';
@@ -18,6 +19,8 @@ export interface SectionWork {
   readonly endsMethod: EndsMethodId;
   readonly startState: StartStateId;
   readonly brushedThrough: boolean;
+  /** How what bends is closed. */
+  readonly fastened: FastenedId;
 }
 
 const thickness = (hairCount: number) => clamp(hairCount / handsOn.value.hairsOfUsualSection, 0.02, 10);
@@ -54,7 +57,9 @@ export function sectionInstallParts(work: SectionWork): InstallParts {
       (t.installMin + t.installMinPerCm * work.lengthCm) * n ** t.installPower +
       startStates[work.startState].extraMin * Math.sqrt(n),
     root: rootMethods[work.rootMethod].installMin,
-    ends: endsMethods[work.endsMethod].installMin,
+    ends:
+      endsMethods[work.endsMethod].installMin +
+      (work.technique.bends ? fastened[work.fastened].installMin : 0),
     brushing: work.brushedThrough ? c.brushMin * Math.sqrt(n) : 0,
   };
 }

@@ -9,7 +9,7 @@ import { bandOf } from './plan-panel';
 import { editCells, type Cell } from './recipe-edits';
 import type { Quadrant } from './quadrant';
 import type { PartingRecipe } from './recipe';
-import type { Winding } from './winding';
+import type { Winding, WindingPatternId } from './winding';
 
 /** One section of a layout, on the chart of a head with R = 1. */
 export interface LaidSection {
@@ -176,8 +176,16 @@ function fromTheRight(cells: readonly Cell[], panels: readonly PanelId[]): Cell[
 
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 
+/** Which way a section is wound by a pattern. */
+function windingBy(pattern: WindingPatternId, isAtFace: boolean, x: number, isEven: boolean): Winding {
+  if (pattern === 'away') return 'away-from-face';
+  if (isAtFace && pattern !== 'alternate') return 'away-from-face';
+  if (pattern === 'falls') return x < 0 ? 'to-left' : 'to-right';
+  return isEven ? 'to-right' : 'to-left';
+}
+
 /** Derives every section of a recipe: outlines, sizes, zones and working order. */
-export function layOut(recipe: PartingRecipe): Layout {
+export function layOut(recipe: PartingRecipe, winding: WindingPatternId = 'usual'): Layout {
   const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
   const { cells, unplaced } = editCells(
     recipe.panels.flatMap((panel) =>
@@ -215,11 +223,7 @@ export function layOut(recipe: PartingRecipe): Layout {
       frame,
       winding: marked
         ? WINDING[marked]
-        : turnsFromFace(outline)
-          ? 'away-from-face'
-          : (row + col) % 2 === 0
-            ? 'to-right'
-            : 'to-left',
+        : windingBy(winding, turnsFromFace(outline), centroid.x, (row + col) % 2 === 0),
       product: recipe.marks[key]?.product ?? (isTrial ? (centroid.x < 0 ? 'A' : 'B') : null),
       spine: isLanes && rowsOf.get(panel) === 1 && frame ? spineOf(outline) : null,
     };

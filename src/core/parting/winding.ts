@@ -9,3 +9,14 @@ export const WINDING_WORDS: Readonly<Record<Winding, string>> = {
   'to-left': 'to her left',
   'to-right': 'to her right',
 };
+
+/** Which way sections are wound where none is said of a single one. One row a pattern (common practice). */
+export const windingPatterns = {
+  usual: { label: 'Face frame back, the rest in turns' },
+  alternate: { label: 'Alternate, all over' },
+  away: { label: 'All away from the face' },
+  falls: { label: 'As it falls, to either side' },
+} as const;
+export type WindingPatternId = keyof typeof windingPatterns;
+/** Their ids, as they are offered. */
+export const WINDING_PATTERN_IDS = Object.keys(windingPatterns) as WindingPatternId[];

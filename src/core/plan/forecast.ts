@@ -39,7 +39,7 @@ import { unknownSpread, withUnknown } from './unknown-spread';
 import { zoneVerdicts } from './zone-verdicts';
 
 /** Version of the models: frozen forecasts say which one made them. */
-export const MODEL_VERSION = '2027.1';
+export const MODEL_VERSION = '2027.2';
 
 /** A plan in the open format, and what the screens need beyond it. */
 export interface Forecast {

@@ -23,8 +23,9 @@ export function partingSpec({ head, set, zones, parting }: Brief): PartingSpec {
 }
 
 /** Equal keys mean equal layouts. */
-export const layoutKey = (brief: Brief): string => JSON.stringify(brief.parting.recipe ?? partingSpec(brief));
+export const layoutKey = (brief: Brief): string =>
+  JSON.stringify([brief.parting.recipe ?? partingSpec(brief), brief.parting.winding]);
 
 /** The layout of a brief: its own recipe, or one made for it. */
 export const layoutFor = (brief: Brief): Layout =>
-  layOut(brief.parting.recipe ?? generateRecipe(partingSpec(brief)));
+  layOut(brief.parting.recipe ?? generateRecipe(partingSpec(brief)), brief.parting.winding);

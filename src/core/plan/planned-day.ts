@@ -1,8 +1,7 @@
 import { dryness } from '../coefficients/drying';
 import { nightCares } from '../coefficients/night-care';
 import type { Brief } from '../brief/brief';
-import { air } from '../drying-methods/air';
-import { bonnet } from '../drying-methods/bonnet';
+import { dryingMethods } from '../drying-methods';
 import { hoodCool } from '../drying-methods/hood-cool';
 import { hoodWarm } from '../drying-methods/hood-warm';
 import type { DryingMethod } from '../drying-methods/method';
@@ -31,9 +30,9 @@ export interface PlannedDay {
   readonly steps: readonly LaidStep[];
 }
 
-/** What is over hair still damp at night: satin, or nothing. */
+/** What is over hair still damp at night: a bonnet, a scarf, or nothing. */
 export const nightCoverOf = ({ wear }: Brief): DryingMethod =>
-  nightCares[wear.night].isCovered ? bonnet : air;
+  dryingMethods[nightCares[wear.night].cover ?? 'air'];
 
 /** The nights that a plan keeps free of work; null where it keeps none. */
 export const keptNights = ({ sleep, timeZone }: Brief): KeptNights | null =>

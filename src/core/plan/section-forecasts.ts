@@ -50,6 +50,7 @@ export const sourceOf = ({ head, set }: Brief, zone: Zone, sectionCm2: number): 
   lengthCm: head.stretchedLengthCm[zone],
   coilDiameterMm: coilMm(head, zone),
   shrinkage: head.shrinkage,
+  knot: set.knot,
 });
 
 /** A tool in the size that a mark names, as in `rod-19`; as it is where the mark is for another kind, or none. */

@@ -88,6 +88,7 @@ export function setFacts(
     ...hold,
     damp,
     brushedThrough: brief.set.brushedThrough,
+    fastened: brief.set.fastened,
     ...brief.wear,
     dewPointOutsideC: brief.room.dewPointOutsideC,
     weakEnds: WEAK_ENDS.some((condition) => brief.head.conditions.includes(condition)),

@@ -10,6 +10,8 @@ export interface Layer {
   /** 0 to 5. */
   readonly weight?: number | undefined;
   readonly protein?: boolean | undefined;
+  /** Mixed in the hand with the layer before. */
+  readonly inHand?: boolean | undefined;
 }
 
 /** A layer with its dose decided. */

@@ -1,5 +1,6 @@
 import { productRoles, type RoleId } from '../products';
 import type { BriefInput } from '../formats/brief';
+import type { KnotPrepared } from '../techniques/knot-way';
 
 type SchoolDraft = Pick<BriefInput, 'set' | 'drying' | 'wear' | 'prep'>;
 type DraftLayer = NonNullable<BriefInput['set']['layers']>[number];
@@ -72,6 +73,11 @@ const wears = (part: NonNullable<SchoolDraft['wear']>) => ({
       ([key, value]) =>
         ({ night: 'gather-and-bonnet', hands: 'oiled', ...draft.wear })[key as 'night' | 'hands'] === value,
     ),
+});
+
+const knots = (prepared: KnotPrepared) => ({
+  apply: (draft: SchoolDraft) => ({ set: { ...draft.set, knot: { ...draft.set.knot, prepared } } }),
+  isOf: ({ set }: SchoolDraft) => (set.knot?.prepared ?? 'rolled') === prepared,
 });
 
 /** Where practitioners differ, in the order of the work. Add a question, or a school, by adding it here. */
@@ -219,10 +225,11 @@ export const schoolQuestions = {
     step: 'roots',
     only: ['bantu-knot'],
     schools: {
-      roll: { label: 'Roll the section', line: 'A smooth wide spiral; slips more easily while winding.' },
+      roll: { label: 'Roll the section', line: 'A smooth wide spiral; slips more easily while winding.', ...knots('rolled') },
       twist: {
         label: 'Two-strand twist it first',
         line: 'Holds while winding and gives more texture; stop at three quarters and twirl the end.',
+        ...knots('twisted'),
       },
     },
   },
@@ -267,7 +274,7 @@ export const schoolQuestions = {
       gather: { label: 'Loose high gather and bonnet', line: 'Keeps its size.', ...wears({ night: 'gather-and-bonnet' }) },
       scarf: { label: 'Scarf, free at the back', line: 'Smooth edges, a flat top.', ...wears({ night: 'scarf' }) },
       'big-twists': { label: 'Big re-twists', line: 'Grows stretch and volume each day.', ...wears({ night: 're-twists' }) },
-      'larger-knots': { label: 'Re-knot, larger', line: 'Keeps the spiral; ten minutes every night.', ...wears({ night: 're-knots' }) },
+      'larger-knots': { label: 'Re-knot, larger', line: 'Keeps the spiral; ten minutes every night.', ...wears({ night: 're-knots-larger' }) },
     },
   },
 } as const satisfies Readonly<Record<string, SchoolQuestion>>; // prettier-ignore

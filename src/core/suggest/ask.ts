@@ -73,6 +73,7 @@ function followed(schools: ChosenSchools): FollowedSchool[] {
         axis,
         label: school.label,
         follows: (way: Way) =>
+          (!asked.only || asked.only.includes(way.set?.technique)) &&
           isOf({
             set: {
               technique: way.set?.technique ?? 'two-strand-twist',

@@ -52,7 +52,7 @@ export function briefOfWay(base: Brief, way: Way, drying: readonly DryingStep[])
       recipe: null,
       sizes: sizesOf(base, technique),
     },
-    wear: { ...habit },
+    wear: { ...base.wear, ...habit },
     drying,
   };
 }

@@ -23,7 +23,7 @@ export function routesFor(methods: readonly DryingMethod[], hasNight: boolean): 
     first: { method, hours },
     last: null,
   });
-  const blown = methods.filter(({ isBlown }) => isBlown);
+  const blown = methods.filter(({ isBlown, isManner }) => isBlown && !isManner);
   const fans = methods.filter(({ dryer }) => dryer === 'fan');
   return [
     { id: rest, first: null, last: null },

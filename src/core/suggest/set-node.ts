@@ -176,6 +176,7 @@ export function workMin(
       ...methods,
       startState,
       brushedThrough: brief.set.brushedThrough,
+      fastened: brief.set.fastened,
     };
     const parts = sectionInstallParts(one);
     all += count * (INSTALL_PARTS.reduce((sum, part) => sum + parts[part], 0) + sectionTakedownMin(one));

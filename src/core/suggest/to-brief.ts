@@ -60,6 +60,8 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
       brushedThrough: base.set.brushedThrough,
       blotted: base.set.blotted,
       hand: base.set.hand,
+      knot: base.set.knot,
+      fastened: base.set.fastened,
       ...(zones.length === 0
         ? {}
         : {
@@ -73,11 +75,12 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
     },
     parting: {
       ...(told.parting?.part ? { part: told.parting.part } : {}),
+      ...(told.parting?.winding ? { winding: told.parting.winding } : {}),
       ...(isUneven(sizes) && !isLanes
         ? { zoneSize: Object.fromEntries(ZONES.map((zone) => [zone, sizes[zone]])) }
         : {}),
     },
-    wear: { ...habit },
+    wear: { ...base.wear, ...habit, after: [...base.wear.after] },
     prep: base.prep?.map(({ step }) => ({ step })),
     drying: tried.steps.map(stepInput),
     ...(base.wearByMs === null ? {} : { startAt: told.startAt ?? isoWithOffset(startMs, base.timeZone) }),

@@ -131,7 +131,7 @@ export class Trials {
     const brief: Brief = {
       ...setting.brief,
       set: { ...setting.brief.set, layers: way.stack.layers },
-      wear: { ...way.habit },
+      wear: { ...this.base.wear, ...way.habit },
       drying: steps,
     };
     const dryMassG = sections.reduce((sum, section) => sum + section.dryMassG, 0);

@@ -41,7 +41,7 @@ export const bantuKnot = defineTechnique({
   dryingShape: { kind: 'ball', packing: 0.34, openShare: 0.63 },
   pressesAsleep: true,
   form: (hair) => {
-    const knot = knotForm(hair);
+    const knot = knotForm(hair, hair.knot);
     return {
       nodes: knot.nodes,
       ends: null,

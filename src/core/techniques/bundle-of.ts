@@ -1,5 +1,6 @@
 import { strandAreaMm2 } from '../hair/head';
 import type { HairInSet } from './bundle';
+import type { KnotWay } from './knot-way';
 import type { Technique } from './technique';
 
 /** What a section is made of, whatever is done with it. */
@@ -12,6 +13,7 @@ export interface BundleSource {
   readonly shrinkage: number;
   /** × the packing that is usual, by the hand that works it. */
   readonly packed: number;
+  readonly knot?: KnotWay;
 }
 
 /** A section of hair as a technique takes it up (set-geometry §3). */
@@ -27,5 +29,6 @@ export function bundleOf(technique: Technique, source: BundleSource): HairInSet 
     sectionCm2: source.sectionCm2,
     coilDiameterMm: source.coilDiameterMm,
     shrinkage: source.shrinkage,
+    ...(source.knot ? { knot: source.knot } : {}),
   };
 }

@@ -1,3 +1,5 @@
+import type { KnotWay } from './knot-way';
+
 /** A bundle of hair: one section as a technique takes it up (set-geometry §3). */
 export interface Bundle {
   readonly hairCount: number;
@@ -15,6 +17,8 @@ export interface HairInSet extends Bundle {
   readonly coilDiameterMm: number;
   /** Share of the length that draws up, 0 to 0.92. */
   readonly shrinkage: number;
+  /** How it goes into a knot, where it does. */
+  readonly knot?: KnotWay;
 }
 
 /** A rod, flexible rod or spiral former as laid on one section. */

@@ -18,6 +18,7 @@ export const flexibleRodSet = defineTechnique({
   usualPattern: 'brick',
   usualSections: 30,
   tool: 'flexible-rod',
+  bends: true,
   rootMethods: ['plain', 'stretched'],
   endsMethods: ['pasted', 'tucked'],
   coefficients: techniqueCoefficients({

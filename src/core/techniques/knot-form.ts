@@ -4,6 +4,7 @@ import { result } from '../coefficients/result';
 import { setShape } from '../coefficients/set-shape';
 import { thresholds } from '../coefficients/thresholds';
 import type { Bundle } from './bundle';
+import { KNOT_PREPARED, USUAL_KNOT, type KnotWay } from './knot-way';
 import { radians } from '../units/angle';
 
 /** A rope wound round its own base (set-geometry §4, knot). */
@@ -54,21 +55,26 @@ function comfortOf(slackLeft: number, heightMm: number, crowding: number): KnotF
 /**
  * Geometry of a knot: a conical spiral of the rope round a post of itself.
  *
+ * @param way turns at most, and how hair goes in; what is not wound is twirled and tucked, as wide as the last turn
  * @source set-geometry §4–5 (assumed cone and lay; nodes are helices of the local radius)
  * @example knotForm({ grossMm2: 55, lengthMm: 250, sectionCm2: 43.3 }).turns // => 1.91
  */
-export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'sectionCm2'>): KnotForm {
+export function knotForm(
+  bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'sectionCm2'>,
+  { turns: mostTurns, prepared }: KnotWay = USUAL_KNOT,
+): KnotForm {
   const slack = result.value.knotSlack;
   const c = setShape.value;
   const cone = radians(c.knotCone);
-  const ropeMm = Math.sqrt((4 * bundle.grossMm2) / Math.PI);
+  const ropeMm = KNOT_PREPARED[prepared].ropeFactor * Math.sqrt((4 * bundle.grossMm2) / Math.PI);
   const ropeLengthMm = bundle.lengthMm * Math.cos(radians(c.knotLay));
   const postRadius = 0.5 * ropeMm * (1 + slack);
   const r1 = postRadius + ropeMm / 2;
   const b = (ropeMm * Math.cos(cone)) / (2 * Math.PI);
   const h = (ropeMm * Math.sin(cone)) / (2 * Math.PI);
   const postMm = Math.min(c.knotPostShare * ropeLengthMm, c.knotPostRopes * ropeMm);
-  const theta = angleAt(ropeLengthMm - postMm, r1, b, h);
+  const most = mostTurns === null ? Infinity : 2 * Math.PI * mostTurns;
+  const theta = Math.min(most, angleAt(ropeLengthMm - postMm, r1, b, h));
   const turns = theta / (2 * Math.PI);
   const diameterMm = 2 * (r1 + b * theta) + ropeMm;
   const heightMm = h * theta + ropeMm;
@@ -83,7 +89,7 @@ export function knotForm(bundle: Pick<Bundle, 'grossMm2' | 'lengthMm' | 'section
     crowding,
     comfort: comfortOf(slackLeft, heightMm, crowding),
     nodes: ALONG_HAIR.map((share) => {
-      const radiusMm = r1 + b * angleAt(share * ropeLengthMm - postMm, r1, b, h);
+      const radiusMm = r1 + b * Math.min(theta, angleAt(share * ropeLengthMm - postMm, r1, b, h));
       return { radiusMm, pitchMm: Math.hypot(h, c.knotPitch * radiusMm) };
     }),
   };

@@ -64,6 +64,8 @@ export interface Technique {
   readonly needsStretched?: boolean;
   /** Worked into wet hair only. */
   readonly needsWet?: boolean;
+  /** Wound on what bends, and is closed at one end or both. */
+  readonly bends?: boolean;
   /** Presses or pulls when slept in. */
   readonly pressesAsleep?: boolean;
   /** May stay in as a protective style for this many days at most; without it, take it down once dry. */

@@ -3,7 +3,7 @@ import { Z_90 } from '../stats/normal';
 import type { Spread } from '../stats/spread';
 import { mergeReasons } from './merge';
 import type { Reason } from './reason';
-import { dewOver, nightOf, startOf, unevenPart, type SetFacts } from './set-facts';
+import { afterOf, dewOver, handsOf, nightOf, startOf, unevenPart, type SetFacts } from './set-facts';
 
 /** Days presentable, from the first takedown, each reason as a factor. */
 export interface DaysPresentable extends Spread {
@@ -50,6 +50,8 @@ export function lnDaysPresentable(facts: SetFacts): LnDays {
       c.fluffingLnDays * (facts.fluffing - 1),
       facts.fluffing > 1 ? 'roots fluffed a lot' : 'roots left alone',
     ],
+    ['hands', handsOf(facts).lnDays, handsOf(facts).phrase],
+    ...afterOf(facts).map(({ lnDays, phrase }) => ['afterwards', lnDays, phrase] as const),
     ['night', nightOf(facts).lnDays, nightOf(facts).phrase],
     ['start-state', startOf(facts).lnDays, startOf(facts).phrase],
     ['dew-point', c.dewLnDays * dewOver(facts), 'damp air outdoors'],

@@ -20,6 +20,8 @@ const usual: SetFacts = {
   separations: 2,
   fluffing: 1,
   hands: 'oiled',
+  fastened: 'root',
+  after: [],
   dewPointOutsideC: 12,
   night: 'gather-and-bonnet',
   weakEnds: false,

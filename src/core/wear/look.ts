@@ -2,7 +2,17 @@ import { result } from '../coefficients/result';
 import { clamp } from '../units/clamp';
 import { mergeReasons } from './merge';
 import type { Reason } from './reason';
-import { detangling, dewOver, endsOf, rootOf, startOf, unevenPart, type SetFacts } from './set-facts';
+import {
+  afterOf,
+  detangling,
+  dewOver,
+  endsOf,
+  handsOf,
+  rootOf,
+  startOf,
+  unevenPart,
+  type SetFacts,
+} from './set-facts';
 
 /** A 0–10 figure with the signed reasons behind it, largest first. */
 export interface Look {
@@ -90,6 +100,16 @@ export function definitionTerms(facts: SetFacts): LookTerms {
       },
       { factor: 'start-state', effect: startOf(facts).definition, text: startOf(facts).phrase },
       {
+        factor: 'hands',
+        effect: handsOf(facts).definition,
+        text: handsOf(facts).phrase,
+      },
+      ...afterOf(facts).map(({ definition, phrase }) => ({
+        factor: 'afterwards',
+        effect: definition,
+        text: phrase,
+      })),
+      {
         factor: 'overlap',
         effect: c.overlapDefinition * Math.max(0, Math.min(facts.fill, 4) - 1),
         text: 'hair wound over hair on the tool',
@@ -131,9 +151,10 @@ export function frizzTerms(facts: SetFacts): LookTerms {
       },
       {
         factor: 'hands',
-        effect: facts.hands === 'oiled' ? c.oiledFrizz : c.bareFrizz,
-        text: facts.hands === 'oiled' ? 'oiled hands at takedown' : 'bare hands at takedown',
+        effect: handsOf(facts).frizz,
+        text: handsOf(facts).phrase,
       },
+      ...afterOf(facts).map(({ frizz, phrase }) => ({ factor: 'afterwards', effect: frizz, text: phrase })),
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { fastened } from '../coefficients/fastened';
 import { result } from '../coefficients/result';
 import type { Reason } from './reason';
 import { dewOver, startOf, type SetFacts } from './set-facts';
@@ -33,6 +34,15 @@ export function retentionFactors(facts: SetFacts, hairCount: number): Reason[] {
       effect: (1 + hairCount / c.sizeHairs) ** c.sizeRetention,
       text: `how much hair is in each ${noun[0]}`,
     },
+    ...(facts.technique.bends
+      ? [
+          {
+            factor: 'fastened',
+            effect: fastened[facts.fastened].retention,
+            text: fastened[facts.fastened].phrase,
+          },
+        ]
+      : []),
     { factor: 'dew-point', effect: Math.exp(-c.dewRetention * dewOver(facts)), text: 'damp air outdoors' },
     {
       factor: 'overlap',

@@ -7,6 +7,9 @@ import {
 } from '../coefficients/root-and-ends';
 import { result } from '../coefficients/result';
 import { startStates, type StartStateId } from '../coefficients/start-states';
+import { takedownHands, type TakedownHandsId } from '../coefficients/takedown-hands';
+import type { FastenedId } from '../coefficients/fastened';
+import { afterwards, type AfterwardsId } from '../coefficients/afterwards';
 import type { Technique } from '../techniques/technique';
 import { clamp } from '../units/clamp';
 
@@ -28,7 +31,10 @@ export interface SetFacts {
   readonly brushedThrough: boolean;
   readonly separations: number;
   readonly fluffing: number;
-  readonly hands: 'oiled' | 'bare';
+  readonly fastened: FastenedId;
+  readonly hands: TakedownHandsId;
+  /** What goes on once it is taken down. */
+  readonly after: readonly AfterwardsId[];
   readonly dewPointOutsideC: number;
   readonly night: NightCareId;
   readonly weakEnds: boolean;
@@ -51,12 +57,17 @@ export const unevenPart = (facts: SetFacts): number =>
   Math.max(0, facts.unevenness - result.value.evennessFree);
 /** Dew point outdoors above what leaves a set alone, °C. */
 export const dewOver = (facts: SetFacts): number =>
+  facts.after.reduce((dew, id) => dew * afterwards[id].dew, 1) *
   Math.max(0, facts.dewPointOutsideC - result.value.dewFree);
+/** The rows of what goes on afterwards. */
+export const afterOf = (facts: SetFacts) => facts.after.map((id) => afterwards[id]);
 /** The row of its start state. */
 export const startOf = (facts: SetFacts) => startStates[facts.startState];
 /** The row of its ends method. */
 export const endsOf = (facts: SetFacts) => endsMethods[facts.endsMethod];
 /** The row of its root method. */
 export const rootOf = (facts: SetFacts) => rootMethods[facts.rootMethod];
+/** The row of what is on the hands at takedown. */
+export const handsOf = (facts: SetFacts) => takedownHands[facts.hands];
 /** The row of its night care. */
 export const nightOf = (facts: SetFacts) => nightCares[facts.night];

@@ -22,6 +22,8 @@ const plain: SetFacts = {
   separations: 1,
   fluffing: 0,
   hands: 'oiled',
+  fastened: 'root',
+  after: [],
   dewPointOutsideC: 12,
   night: 'gather-and-bonnet',
   weakEnds: false,

@@ -5,6 +5,7 @@ import { readBrief } from '@/core/formats/read-brief';
 import { perZone } from '@/core/hair/zone';
 import type { Brief } from '@/core/brief/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
+import { inHandWords, windingWords, workedWords } from '@/core/plan/how-words';
 import { productRoles } from '@/core/products';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
@@ -51,6 +52,10 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
         products && `${sentence(products)} Go over the ends twice.`,
         techniqueOf(technique).chairLine,
         sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),
+        ...inHandWords(brief).map(sentence),
+        ...workedWords(brief, technique).map(sentence),
+        sentence(windingWords(brief)),
+        brief.note,
       ].filter(Boolean);
     }),
     startedAtMs: set.startedAtMs,

@@ -7,6 +7,7 @@ import { clamp } from '@/core/units/clamp';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
+import { WINDING_PATTERN_IDS, windingPatterns, type WindingPatternId } from '@/core/parting/winding';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
@@ -17,6 +18,7 @@ import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
 import { toolOf, toolsFor } from '@/core/draft/shelf-choices';
 import { capitalised } from '@/core/words/words';
 import styles from './parting-steps.module.css';
+import { optionsOf } from './options-of';
 import type { PlanStep } from './plan-step';
 
 /** Sizes a stylist asks for in words, and what they mean against an even section. */
@@ -98,6 +100,14 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           options={PART_LINES.map((id) => ({ value: id, label: PART_LABEL[id] }))}
           onChange={(value) => changeBrief({ parting: partedAnew(brief, { part: value as typeof part }) })}
         />
+        {technique.tool && (
+          <SelectField
+            label="Wound"
+            value={parting.winding ?? 'usual'}
+            options={optionsOf(WINDING_PATTERN_IDS, windingPatterns)}
+            onChange={(value) => changeBrief({ parting: { ...parting, winding: value as WindingPatternId } })}
+          />
+        )}
         <details className={styles.sizes}>
           <summary>Larger or smaller by zone</summary>
           {ZONES.map((zone) => (

@@ -2,14 +2,14 @@
 import dynamic from 'next/dynamic';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { ROOM_RANGES, SET_RANGES, USUAL_ROOM } from '@/core/formats/ranges';
+import { ROOM_RANGES, USUAL_ROOM } from '@/core/formats/ranges';
 import {
   endsMethods,
   rootMethods,
   type EndsMethodId,
   type RootMethodId,
 } from '@/core/coefficients/root-and-ends';
-import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import { FASTENED_IDS, fastened, type FastenedId } from '@/core/coefficients/fastened';
 import { HAND_IDS, hands, type HandId } from '@/core/coefficients/hands';
 import { prepSteps } from '@/core/coefficients/prep-steps';
 import { START_STATE_IDS, startStates } from '@/core/coefficients/start-states';
@@ -34,22 +34,19 @@ import { layerName, toolKindOfSet, toolsFor } from '@/core/draft/shelf-choices';
 import { withTechnique } from '@/core/draft/edits';
 import { DryingSteps } from './drying-steps';
 import { DryingWaysHere } from './drying-ways-here';
+import { optionsOf as options } from './options-of';
 import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
 import { USUAL_SLEEP } from '../usual-plan';
 import styles from './drying-steps.module.css';
+import { KNOT_PREPARED, KNOT_PREPARED_IDS, type KnotPrepared } from '@/core/techniques/knot-way';
 import { toolKinds } from '@/core/techniques/tool-kind';
-import { capitalised } from '@/core/words/words';
+import { capitalised, plural } from '@/core/words/words';
 import { partingStep, zonesStep } from './parting-steps';
-import { NightsAhead } from './nights-ahead';
+import { nightsStep, noteStep } from './nights-step';
 import { ToolChoice } from './tool-choice';
 
 const Layers = dynamic(() => import('./layers').then((module) => module.Layers));
-
-const options = <K extends string>(
-  ids: readonly K[],
-  table: Readonly<Record<K, { readonly label: string }>>,
-) => ids.map((id) => ({ value: id, label: table[id].label }));
 
 const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
   id: 'look',
@@ -143,6 +140,26 @@ const layers: PlanStep = ({
             onChange({ ...content, brief: { ...brief, set: { ...set, layers: next } }, layerProductIds })
           }
         />
+        {planned.slice(1).map((layer, i) => (
+          <FormControlLabel
+            // Layers have no identity but their place.
+            key={`${i}/${layer.role}`}
+            control={
+              <Switch
+                size="small"
+                checked={layer.inHand ?? false}
+                onChange={(_, inHand) =>
+                  changeSet({
+                    layers: planned.map((one, at) =>
+                      at === i + 1 ? { ...one, inHand: inHand || undefined } : one,
+                    ),
+                  })
+                }
+              />
+            }
+            label={`${productRoles[layer.role].label} mixed in the hand with the ${productRoles[planned[i]!.role].label.toLowerCase()}`}
+          />
+        ))}
         <FormControlLabel
           control={<Switch checked={set.blotted ?? true} onChange={(_, blotted) => changeSet({ blotted })} />}
           label="Blot it with a towel"
@@ -209,6 +226,35 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
           options={options(technique.endsMethods, endsMethods)}
           onChange={(value) => changeSet({ endsMethod: value as EndsMethodId })}
         />
+        {set.technique === 'bantu-knot' && (
+          <>
+            <SelectField
+              label="Into the knot"
+              value={set.knot?.prepared ?? 'rolled'}
+              options={options(KNOT_PREPARED_IDS, KNOT_PREPARED)}
+              onChange={(value) => changeSet({ knot: { ...set.knot, prepared: value as KnotPrepared } })}
+            />
+            <SelectField
+              label="Turns"
+              value={String(set.knot?.turns ?? '')}
+              options={[
+                { value: '', label: 'as many as it takes' },
+                ...[1, 2, 3, 4].map((turns) => ({ value: String(turns), label: plural(turns, 'turn') })),
+              ]}
+              onChange={(value) =>
+                changeSet({ knot: { ...set.knot, turns: value === '' ? null : Number(value) } })
+              }
+            />
+          </>
+        )}
+        {technique.bends && (
+          <SelectField
+            label="Closed"
+            value={set.fastened ?? 'root'}
+            options={options(FASTENED_IDS, fastened)}
+            onChange={(value) => changeSet({ fastened: value as FastenedId })}
+          />
+        )}
         <SelectField
           label="Hand"
           value={set.hand ?? 'usual'}
@@ -234,55 +280,6 @@ const drying: PlanStep = ({ brief, dryers, askWays, changeBrief }) => {
       <>
         <DryingSteps steps={steps} dryers={dryers} onChange={(next) => changeBrief({ drying: next })} />
         <DryingWaysHere brief={brief} ask={askWays} />
-      </>
-    ),
-  };
-};
-
-const nights: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
-  const wear = brief.wear ?? {};
-  const night = wear.night ?? 'gather-and-bonnet';
-  const pieces = wear.separations ?? 2;
-  const change = (part: Partial<typeof wear>) => changeBrief({ wear: { ...wear, ...part } });
-  return {
-    id: 'nights',
-    title: 'Takedown and nights',
-    answer: nightCares[night].label,
-    note: `${wear.hands === 'bare' ? 'bare hands' : 'oiled fingers'}, each ${technique.noun[0]} ${pieces === 1 ? 'left whole' : `split into ${pieces}`}`,
-    body: (
-      <>
-        <SelectField
-          label="Nights"
-          value={night}
-          options={options(NIGHT_CARE_IDS, nightCares)}
-          onChange={(value) => change({ night: value as NightCareId })}
-        />
-        {plan && <NightsAhead byDay={plan.result.byDay} units={units} />}
-        <SelectField
-          label="Hands at takedown"
-          value={wear.hands ?? 'oiled'}
-          options={[
-            { value: 'oiled', label: 'Oiled: less frizz' },
-            { value: 'bare', label: 'Bare: dry and light' },
-          ]}
-          onChange={(value) => change({ hands: value as 'oiled' | 'bare' })}
-        />
-        <NumberField
-          label={`Pieces from each ${technique.noun[0]}`}
-          value={pieces}
-          {...SET_RANGES.separations}
-          whole
-          onCommit={(separations) => change({ separations })}
-        />
-        <SelectField
-          label="Fluffing"
-          value={String(wear.fluffing ?? 1)}
-          options={['None', 'A little, at the roots', 'A good deal', 'All the way'].map((label, i) => ({
-            value: String(i),
-            label,
-          }))}
-          onChange={(value) => change({ fluffing: Number(value) })}
-        />
       </>
     ),
   };
@@ -387,7 +384,8 @@ export const PLAN_STEPS: readonly PlanStep[] = [
   rootsAndEnds,
   zonesStep,
   drying,
-  nights,
+  nightsStep,
   room,
   readyBy,
+  noteStep,
 ];

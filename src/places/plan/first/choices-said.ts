@@ -1,4 +1,5 @@
 import { nightCares } from '@/core/coefficients/night-care';
+import { takedownHands } from '@/core/coefficients/takedown-hands';
 import { prepSteps } from '@/core/coefficients/prep-steps';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { startStates } from '@/core/coefficients/start-states';
@@ -84,7 +85,7 @@ export function choicesOf({ brief, products }: Option): ChoiceSaid[] {
       'Takedown and nights',
       capitalised(
         listed([
-          wear?.hands === 'bare' ? 'bare hands' : 'oil on the fingertips',
+          takedownHands[wear?.hands ?? 'oiled'].label.toLowerCase(),
           wear?.separations === 1 ? 'left whole' : `split in ${wear?.separations}`,
           nightCares[wear?.night ?? 'gather-and-bonnet'].label.toLowerCase(),
         ]),

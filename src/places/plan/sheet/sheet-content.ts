@@ -7,8 +7,11 @@ import {
 } from '@/core/schools/schools';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { nightCares } from '@/core/coefficients/night-care';
+import { takedownHands } from '@/core/coefficients/takedown-hands';
 import { startStates } from '@/core/coefficients/start-states';
+import { readBrief } from '@/core/formats/read-brief';
 import type { Zone } from '@/core/hair/zone';
+import { afterWords, inHandWords, windingWords, workedWords } from '@/core/plan/how-words';
 import { PART_LABEL } from '@/core/parting/pattern';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { WINDING_WORDS, type Winding } from '@/core/parting/winding';
@@ -116,6 +119,7 @@ export function sheetWords(source: SheetSource): SheetWords {
   const { content, answer, head, schools, products, units, clock } = source;
   const { brief } = content;
   const { view, evenness } = answer;
+  const read = readBrief(brief);
   const { plan } = view;
   const technique = techniqueOf(brief.set.technique);
   const root = brief.set.rootMethod ?? technique.rootMethods[0];
@@ -180,6 +184,9 @@ export function sheetWords(source: SheetSource): SheetWords {
                 : `${technique.label}, for a ${technique.styleName}`,
           },
           { text: capitalised(`${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`) },
+          ...(read.ok ? [...workedWords(read.value, brief.set.technique), windingWords(read.value)] : [])
+            .filter(Boolean)
+            .map((text) => ({ text })),
           { text: `Start: ${startStates[brief.set.startState ?? 'damp'].label.toLowerCase()}` },
           ...((brief.set.blotted ?? true) ? [{ text: 'Blotted with a towel after product' }] : []),
           ...(brief.set.brushedThrough ? [{ text: 'Brushed through after product' }] : []),
@@ -187,21 +194,24 @@ export function sheetWords(source: SheetSource): SheetWords {
       },
       {
         title: 'Layers, in order',
-        lines: plan.doses.flatMap((dose, i): FlowLine[] => {
-          const layer = brief.set.layers?.[i];
-          if (!layer) return [];
-          const hands = inHands(layer.role, dose.grams, source.handUnits);
-          return [
-            {
-              text: `${i + 1}. ${layerName(layer, content.layerProductIds[i] ?? null, products)}`,
-              end: formatMass(dose.grams, units),
-              face: 'bold',
-            },
-            {
-              text: `${productRoles[layer.role].label.toLowerCase()}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
-            },
-          ];
-        }),
+        lines: [
+          ...plan.doses.flatMap((dose, i): FlowLine[] => {
+            const layer = brief.set.layers?.[i];
+            if (!layer) return [];
+            const hands = inHands(layer.role, dose.grams, source.handUnits);
+            return [
+              {
+                text: `${i + 1}. ${layerName(layer, content.layerProductIds[i] ?? null, products)}`,
+                end: formatMass(dose.grams, units),
+                face: 'bold',
+              },
+              {
+                text: `${productRoles[layer.role].label.toLowerCase()}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
+              },
+            ];
+          }),
+          ...(read.ok ? inHandWords(read.value).map((text) => ({ text })) : []),
+        ],
       },
       {
         title: 'Tools',
@@ -236,12 +246,16 @@ export function sheetWords(source: SheetSource): SheetWords {
         title: 'Takedown and nights',
         lines: [
           {
-            text: `${brief.wear?.hands === 'bare' ? 'Bare hands' : 'Oiled fingers'}, ends first; each ${technique.noun[0]} in ${plural(brief.wear?.separations ?? 2, 'piece')}`,
+            text: `${takedownHands[brief.wear?.hands ?? 'oiled'].label}, ends first; each ${technique.noun[0]} in ${plural(brief.wear?.separations ?? 2, 'piece')}`,
           },
+          ...(read.ok && afterWords(read.value) ? [{ text: afterWords(read.value) }] : []),
           { text: `At night: ${nightCares[night].label.toLowerCase()}` },
         ],
       },
-      { title: 'On this head', lines: followed },
+      {
+        title: 'On this head',
+        lines: [...(brief.note ? [{ text: brief.note, face: 'bold' as const }] : []), ...followed],
+      },
       {
         title: 'Mind',
         lines: [
