@@ -147,10 +147,7 @@ export const setInput = z
     hand: choice('hand', HAND_IDS).default('usual').describe('how tightly it is worked'),
     knot: z
       .strictObject({
-        turns: boundedInt('turns of a knot', 1, 6)
-          .nullable()
-          .default(null)
-          .describe('all of it wound, when null'),
+        turns: boundedInt('turns of a knot', 1, 6).optional().describe('all of it wound, when left out'),
         prepared: choice('how hair goes into a knot', KNOT_PREPARED_IDS).default('rolled'),
       })
       .prefault({}),

@@ -138,7 +138,7 @@ function readSet(brief: ParsedBrief, areaCm2: number, errors: FieldError[]): Bri
     brushedThrough: set.brushedThrough,
     blotted: set.blotted,
     hand: set.hand,
-    knot: set.knot,
+    knot: { prepared: set.knot.prepared, turns: set.knot.turns ?? null },
     fastened: set.fastened,
   };
 }

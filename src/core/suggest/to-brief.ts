@@ -60,7 +60,7 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
       brushedThrough: base.set.brushedThrough,
       blotted: base.set.blotted,
       hand: base.set.hand,
-      knot: base.set.knot,
+      knot: { prepared: base.set.knot.prepared, turns: base.set.knot.turns ?? undefined },
       fastened: base.set.fastened,
       ...(zones.length === 0
         ? {}

@@ -25,10 +25,13 @@ export const EMPTY_HEAD: HeadFormValues = {
   porosity: USUAL_HEAD.porosity,
   conditions: [],
   zoneCoilMm: {},
-  notKnown: KNOWABLE.filter((field) => field !== 'stretchedLengthCm'),
+  notKnown: [],
   likes: [],
   lengthCm: perZone(() => null),
 };
+
+/** The same where it is looked at step by step: nothing is known that was not answered. */
+export const UNKNOWN_HEAD: HeadFormValues = { ...EMPTY_HEAD, notKnown: [...KNOWABLE] };
 
 /** A head as its form shows it. */
 export function formValuesOf({ measurement: { head }, ...card }: LoadedHead): HeadFormValues {

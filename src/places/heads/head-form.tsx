@@ -5,10 +5,11 @@ import { Controller, useWatch } from 'react-hook-form';
 import { HEAD_RANGES } from '@/core/formats/ranges';
 import { CONDITIONS } from '@/core/formats/brief';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM, type Porosity } from '@/core/coefficients/hair';
-import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
+import { ponytailDensityPerCm2, scalpAreaCm2, type Knowable } from '@/core/hair/head';
 import { ZONES, ZONE_LABEL } from '@/core/hair/zone';
 import { drawZones } from '@/core/parting/drawn-layout';
-import { capitalised } from '@/core/words/words';
+import { capitalised, listed } from '@/core/words/words';
+import { MEASURING } from './measuring';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { HAIR_TONES, SKIN_TONES } from '@/ui/crown-map/tones';
 import { ChoiceList } from '@/ui/fields/choice-list';
@@ -37,6 +38,17 @@ export interface HeadFormProps {
 
 const ZONE_MAP = drawZones();
 
+/** The fields of the form that say what is known of a head. */
+const FILLED_BY: Readonly<Record<Knowable, readonly (keyof HeadFormValues)[]>> = {
+  stretchedLengthCm: ['lengthCm'],
+  shrinkage: ['shrinkagePercent'],
+  naturalCoilDiameterMm: ['naturalCoilDiameterMm'],
+  strandDiameterUm: ['strandDiameterUm'],
+  densityPerCm2: ['densityPerCm2', 'ponytailCircumferenceCm', 'densityFrom'],
+  porosity: ['porosity'],
+  circumferenceCm: ['circumferenceCm'],
+};
+
 /** Levels as hands say them; a figure between two of them stands as it was measured. */
 function levels<const K extends string>(
   table: Readonly<Record<K, number>>,
@@ -58,6 +70,9 @@ function levels<const K extends string>(
       ];
 }
 
+const isFilled = (field: Knowable, before: HeadFormValues, now: HeadFormValues) =>
+  FILLED_BY[field].some((name) => JSON.stringify(before[name]) !== JSON.stringify(now[name]));
+
 /** The form of a head: who, how long in each zone, what the hair is like, and what to mind. */
 export function HeadForm({ id, revision, values }: HeadFormProps) {
   const { units } = useUnits();
@@ -65,7 +80,13 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
     schema: headForm,
     values,
     unsavedAs: `head.${id ?? 'new'}`,
-    save: (filled) => saveHead({ id, revision, form: filled }),
+    // What is filled in by hand is known from then on.
+    save: (filled) =>
+      saveHead({
+        id,
+        revision,
+        form: { ...filled, notKnown: filled.notKnown.filter((field) => !isFilled(field, values, filled)) },
+      }),
     onKept: ({ id: kept }) => `/heads/${kept}`,
   });
   const now = { ...values, ...useWatch({ control: form.control }) } as HeadFormValues;
@@ -107,7 +128,14 @@ export function HeadForm({ id, revision, values }: HeadFormProps) {
               ))}
             </div>
           </Part>
-          <Part title="The hair">
+          <Part
+            title="The hair"
+            note={
+              now.notKnown.length > 0
+                ? `not known yet: ${listed(now.notKnown.map((field) => MEASURING[field].name))}`
+                : undefined
+            }
+          >
             <div className={styles.fields}>
               <FormLength
                 control={form.control}

@@ -242,7 +242,7 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
                 ...[1, 2, 3, 4].map((turns) => ({ value: String(turns), label: plural(turns, 'turn') })),
               ]}
               onChange={(value) =>
-                changeSet({ knot: { ...set.knot, turns: value === '' ? null : Number(value) } })
+                changeSet({ knot: { ...set.knot, turns: value === '' ? undefined : Number(value) } })
               }
             />
           </>
