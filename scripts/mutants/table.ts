@@ -316,7 +316,22 @@ const result: readonly Mutant[] = [
     'detangling(facts)),\n        text: ' +
       "'brushed through after product',\n      },\n      ...(t.ropes > 1",
   ],
-  ['src/core/wear/look.ts', 'c.oiledFrizz : c.bareFrizz', 'c.bareFrizz : c.oiledFrizz'],
+  ['src/core/wear/look.ts', 'effect: handsOf(facts).frizz', 'effect: -handsOf(facts).frizz'],
+  ['src/core/suggest/suit.ts', 'suggestion.value.againstCondition : 1', '1 : 1'],
+  [
+    'src/core/suggest/stacks.ts',
+    'if (usable.length === 0) return barred.length > 0 ? [] : [anyOf(role, true)];',
+    'if (usable.length === 0) return [anyOf(role, true)];',
+  ],
+  ['src/core/suggest/means.ts', "if (match) return [{ item, why: 'allergy', word: match.word }];", ''],
+  ['src/core/suggest/sketch.ts', 'counts[left!] = side;', ''],
+  ['src/core/plan/unknown-spread.ts', '(high[key] - low[key]) / (2 * EXTREME_Z)', '0'],
+  [
+    'src/core/techniques/knot-form.ts',
+    'Math.min(most, angleAt(ropeLengthMm - postMm, r1, b, h))',
+    'angleAt(ropeLengthMm - postMm, r1, b, h)',
+  ],
+  ['src/core/parting/layout.ts', "if (isAtFace && pattern !== 'alternate') return 'away-from-face';", ''],
   ['src/core/wear/look.ts', 'Math.log2(facts.hairCount / 100_000)', 'Math.log2(facts.hairCount / 50_000)'],
   ['src/core/wear/look.ts', '[...terms, ...clamped]', '[...terms]'],
   ['src/core/wear/set-facts.ts', 'facts.unevenness - result.value.evennessFree', 'facts.unevenness'],

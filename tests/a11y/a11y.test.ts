@@ -42,6 +42,10 @@ beforeAll(async () => {
     '/studio',
     '/help',
     '/scale',
+    '/heads/measure',
+    `/heads/${await first('select id from heads')}/measure?at=naturalCoilDiameterMm`,
+    '/plan/guide',
+    `/plan/first?head=${await first('select id from heads')}`,
   ];
 });
 afterAll(async () => {
@@ -99,7 +103,7 @@ describe.each([
     expect(await axeOn(page, 'parting by hand')).toEqual([]);
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
-    await see(page, 'combinations looked at');
+    await see(page, 'was weighed');
     expect(await axeOn(page, 'fit to my time')).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
       viewport.width,

@@ -14,7 +14,7 @@ describe('fit to my time', () => {
     await press(scene.page, 'Fit to my time');
     await press(scene.page, 'Find what fits');
     await scene.page.waitForSelector('progress[aria-label="Looked at"]');
-    await see(scene.page, 'combinations looked at');
+    await see(scene.page, 'was weighed');
     await see(scene.page, 'best all round');
     await see(scene.page, 'Against the plan as it is');
     const found = await options();

@@ -13,8 +13,8 @@ export const scarf = defineDryingMethod({
   scalpC: 34,
   sweatGM2H: 15,
   radiant: { from: 'room', offsetK: 1.5 },
-  // The same satin drawn flat over more of the hair, the back left free to the room (assumed).
-  cover: { resistanceSM: 120, share: 0.3, areaRatio: 2.4 },
+  // The same satin in one layer, the back of the head left free to the room (assumed).
+  cover: { resistanceSM: 120, share: 0.15, areaRatio: 2.4 },
   duty: 1,
   usualHours: 8,
   canSleepIn: true,

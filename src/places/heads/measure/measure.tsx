@@ -1,7 +1,7 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useWatch, type FieldPath } from 'react-hook-form';
 import { USUAL_HEAD } from '@/core/formats/ranges';
 import type { HeadInput } from '@/core/formats/brief';
@@ -54,6 +54,14 @@ export function Measure({
   const steps = id === null ? MEASURE_STEPS : MEASURE_STEPS.filter((step) => step.id !== 'who');
   const [current, setCurrent] = useState<MeasureStepId>(() => (at && stepOf(at)) || steps[0]!.id);
   const useful = useUseful(headOf(now), now.likes);
+
+  const heading = useRef<HTMLHeadingElement>(null);
+  const seen = useRef(current);
+  useEffect(() => {
+    // The question is read and reached next, however the step was come to.
+    if (seen.current !== current) heading.current?.focus();
+    seen.current = current;
+  }, [current]);
 
   const index = steps.findIndex((step) => step.id === current);
   const go = (to: number) => {
@@ -174,8 +182,10 @@ export function Measure({
             order is only a help.
           </p>
         </nav>
-        <main className={styles.step} aria-live="polite">
-          <h2>{question}</h2>
+        <section className={styles.step} aria-label="This step">
+          <h2 ref={heading} tabIndex={-1}>
+            {question}
+          </h2>
           <p className={styles.how}>{how}</p>
           <StepBody
             key={current}
@@ -205,7 +215,7 @@ export function Measure({
               </Button>
             )}
           </footer>
-        </main>
+        </section>
         <aside className={styles.tells}>
           {tells && (
             <>

@@ -72,6 +72,7 @@ export function SetGuide({
   const [rows, setRows] = useState<readonly GuideRow[]>([]);
   const [isRunning, setRunning] = useState(false);
   const running = useRef<RunningWork | null>(null);
+  const asked = useRef(0);
   useEffect(() => () => running.current?.stop(), []);
 
   const start = () => {
@@ -92,11 +93,16 @@ export function SetGuide({
       },
       nowMs,
     );
-    const work = startGuide(wish, porosity, (row) => setRows((was) => [...was, row]));
+    const mine = ++asked.current;
+    const work = startGuide(wish, porosity, (row) => {
+      // A row of a guide that was stopped may still be on its way.
+      if (mine === asked.current) setRows((was) => [...was, row]);
+    });
     running.current = work;
-    void work.done.then(() => setRunning(false));
+    void work.done.then(() => mine === asked.current && setRunning(false));
   };
   const stop = () => {
+    asked.current++;
     running.current?.stop();
     setRunning(false);
   };
