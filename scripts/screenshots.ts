@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import { DESK, launchBrowser, openPage, PHONE } from '../tests/support/browser';
 import { startServer } from '../tests/support/server';
-import { arrive, press, see } from '../tests/support/hands';
+import { arrive, press, see, startByHand } from '../tests/support/hands';
 
 const FOLDER = 'docs/screenshots';
 
@@ -42,11 +42,10 @@ async function main() {
   const settled = (page: Page) => see(page, 'range worked out').then(() => undefined);
   await take('plan', `/plan/${booked}`, {}, settled);
   await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
-  await take('plan-phone', `/plan/${booked}`, { viewport: PHONE }, settled);
   await take('plan-fit', `/plan/${booked}`, {}, async (page) => {
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
-    await see(page, 'combinations looked at');
+    await see(page, 'was weighed');
   });
   await take('plan-beside', `/plan/${booked}/beside`, {}, async (page) => {
     await press(page, 'Copy');
@@ -58,15 +57,15 @@ async function main() {
     await press(page, 'Compare');
     await see(page, 'Against A');
   });
-  await take('plan-by-hand', `/plan/${booked}`, {}, async (page) => {
-    await settled(page);
-    await press(page, 'Part by hand');
-    await see(page, 'Hair in the sections differs by');
-    await page.click('[data-section="9"]');
-    await press(page, 'Split');
-    await page.waitForSelector('[data-section="19"]');
-    await page.click('[data-section="13"]');
-    await settled(page);
+  await take('first-draft', `/plan/first?head=${amara}&want=lasts,big`, {}, async (page) => {
+    await see(page, 'Drying for this hair');
+    await page.waitForFunction(() => document.querySelector('progress') === null);
+  });
+  await take('measure', `/heads/${amara}/measure?at=naturalCoilDiameterMm`);
+  await take('set-guide', '/plan/guide', {}, async (page) => {
+    await press(page, 'Work it out');
+    await page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 27);
+    await page.waitForFunction(() => document.querySelector('progress') === null);
   });
   await take('plan-sheet', `/plan/${booked}`, {}, async (page) => {
     await settled(page);
@@ -82,7 +81,6 @@ async function main() {
     await page.waitForSelector('canvas[data-ready="true"]');
   });
   await take('shelf', '/shelf');
-  await take('sets', '/sets');
   await take('studio', '/studio');
   await take('chair-drying', `/chair/${drying}`);
   await take('wear', `/wear/${worn}`);
@@ -93,8 +91,7 @@ async function main() {
   // A rod set on the way in, half done: planned and begun as a stylist would.
   const { page } = await openPage(browser);
   await page.goto(`${server.origin}/heads/${maren}`, { waitUntil: 'networkidle0' });
-  await press(page, 'Plan a set');
-  await arrive(page, /^\/plan\//);
+  await startByHand(page);
   await page.waitForSelector('[data-section="18"]');
   const openStep = (title: string) =>
     page.evaluate((wanted) => {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
+import { suggestionsFile } from '@/core/formats/suggestions-file';
 import { answerBrief } from '@/core/plan/answer-brief';
 import { migrateDatabase, openDatabase } from '@/server/db/client';
 import { createStudio } from '@/server/db/rows/studios';
@@ -64,6 +65,33 @@ describe('the command line', () => {
     expect(plan.sections.filter((section) => section.zone === 'nape')).toHaveLength(6);
     expect(plan.sections.find((section) => section.zone === 'nape')!.technique).toBe('comb-coil');
     expect(plan.drying.draws).toBe(400);
+  });
+
+  it('suggests what to do on a head, and says what is wrong with a wish', () => {
+    const wish = {
+      format: 'keen-spiral/wish',
+      version: 1,
+      head: { stretchedLengthCm: 22, strandDiameterUm: 55 },
+      wants: ['lasts', 'soft'],
+      wearBy: '2027-03-13T09:00:00-06:00',
+    };
+    const run = keen(['suggest', '-'], JSON.stringify(wish));
+    expect(run.status).toBe(0);
+    const answer = suggestionsFile.parse(JSON.parse(run.stdout));
+    expect(answer.options.length).toBeGreaterThan(1);
+    expect(answer.options[0]!.reasons.length).toBeGreaterThan(5);
+    expect(answer.mostUsefulToMeasure).not.toBeNull();
+    // What is suggested is a brief: it can be forecast as it is, and says the same.
+    const plan = keen(['forecast', '-'], JSON.stringify({ ...answer.options[0]!.brief, draws: 0 }));
+    expect(plan.status).toBe(0);
+    expect((JSON.parse(plan.stdout) as PlanFile).daysPresentable.p50).toBeCloseTo(
+      answer.options[0]!.figures.daysPresentable,
+      9,
+    );
+    const wrong = keen(['suggest', '-', '--lines'], `${JSON.stringify({ ...wish, wants: ['fast'] })}\n`);
+    expect(wrong.status).toBe(2);
+    expect(JSON.parse(wrong.stdout)).toMatchObject({ errors: [{ path: 'wants.0' }] });
+    expect(keen(['suggest', '--help']).stdout).toContain('WISH.json');
   });
 
   it('tells how long styles last, and what is wrong with a row', () => {

@@ -1,5 +1,6 @@
 import { expect, describe, it } from 'vitest';
 import type { ElementHandle, Page } from 'puppeteer-core';
+import { suggestionsFile } from '@/core/formats/suggestions-file';
 import { openPage, PHONE } from '../support/browser';
 import { arrive, openStep, press, see, textOf } from '../support/hands';
 import { setScene } from '../support/scene';
@@ -206,6 +207,31 @@ describe('look and measure', () => {
     await see(page, 'Sade');
     await press(page, 'Keep');
     await arrive(page, /^\/heads\/.+/);
+  });
+});
+
+describe('suggestions over HTTP', () => {
+  const ask = (wish: unknown) =>
+    fetch(`${scene.origin}/api/v1/suggest`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(wish),
+    });
+  const wish = { format: 'keen-spiral/wish', version: 1, head: { stretchedLengthCm: 20 }, wants: ['soft'] };
+
+  it('answers a wish with suggestions, twice the same', async () => {
+    const [one, two] = await Promise.all(
+      (await Promise.all([ask(wish), ask(wish)])).map((response) => response.json()),
+    );
+    expect(suggestionsFile.parse(one).options.length).toBeGreaterThan(1);
+    expect(two).toEqual(one);
+  });
+
+  it('says what is wrong with one, field by field', async () => {
+    const response = await ask({ ...wish, sureness: 3 });
+    expect(response.status).toBe(422);
+    expect(response.headers.get('content-type')).toContain('application/problem+json');
+    expect(await response.json()).toMatchObject({ errors: [{ path: 'sureness' }] });
   });
 });
 
