@@ -254,7 +254,9 @@ function usualWords(axis: Axis, { way }: Pick): string | null {
     case 'sections':
       return 'As many as are usual on a head this size and this dense.';
     case 'root':
-      return way.rootMethod === 'plain' ? 'Plain roots: quickest in and out, and nothing that pulls.' : null;
+      return way.rootMethod === 'plain'
+        ? 'Plain roots: quickest in and out, and nothing that pulls.'
+        : 'Flat roots hold their length from the scalp on.';
     case 'ends':
       return 'The ends are sound and need no more than this.';
     case 'tool':

@@ -114,6 +114,12 @@ describe('what was asked, in the address', () => {
       expect(back(asked)).toEqual(asked);
   });
 
+  it('begins with what she likes, until something else is asked or nothing', () => {
+    expect(formOf({}, '2027-01-01T09:00', ['soft']).wants).toEqual(['soft']);
+    expect(formOf({ want: 'none' }, '2027-01-01T09:00', ['soft']).wants).toEqual([]);
+    expect(formOf({ want: 'big' }, '2027-01-01T09:00', ['soft']).wants).toEqual(['big']);
+  });
+
   it('nonsense is as if it were not there', () => {
     const read = formOf(
       { ready: 'soon', want: 'fast,big,big,soft,long', as: 'wig', begin: ['a', 'b'], work: '99' },

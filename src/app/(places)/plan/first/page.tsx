@@ -35,7 +35,7 @@ export default async function Page({ searchParams }: { searchParams: SearchParam
         hand,
         timeZone: clock.timeZone,
       }}
-      form={formOf(await searchParams, nextMorning(nowMs, clock.timeZone))}
+      form={formOf(await searchParams, nextMorning(nowMs, clock.timeZone), head.likes)}
       clock={clock}
       nowMs={nowMs}
     />
