@@ -116,7 +116,7 @@ export const TRAITS: readonly Rule[] = [
     technique: { effects: { shingling: -1.5 }, text: 'Shingling is for the longer top of a short cut; longer than that it tangles.' },
   }),
   ...rulesOf('shoulder-length', 'trait', {
-    technique: { effects: { 'finger-coil': -1.25 }, text: 'Coils on longer hair take most of a day and hang together.' },
+    technique: { effects: { 'finger-coil': -1.25 }, text: 'Coils on longer hair are very many, and they hang together.' },
   }),
   ...rulesOf('long', 'trait', {
     tool: {
@@ -126,7 +126,7 @@ export const TRAITS: readonly Rule[] = [
     layers: { effects: { butter: -0.75, heavy: -0.75 }, text: 'Long hair has weight enough of its own: nothing heavy on it.' },
     technique: {
       effects: { shingling: -2, 'finger-coil': -0.75 },
-      text: 'Long hair: ropes and rods; coils would take most of a day.',
+      text: 'Long hair: ropes and rods; coils would be very many.',
     },
   }),
 ]; // prettier-ignore
