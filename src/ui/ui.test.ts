@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { aPartingSpec } from '../../tests/support/partings';
 import { IMPERIAL, METRIC, UTC_CLOCK } from '@/core/formats/display';
 import { drawLayout } from '@/core/parting/drawn-layout';
-import { EVEN_SIZES, generateRecipe } from '@/core/parting/generate';
+import { generateRecipe } from '@/core/parting/generate';
 import { layOut } from '@/core/parting/layout';
 import { ratingScales } from '@/core/wear/rating-scales';
 import { wearSeries } from './charts/wear-series';
@@ -50,19 +51,7 @@ describe('figures as they are shown', () => {
 });
 
 describe('moving over the crown map by keys', () => {
-  const sections = drawLayout(
-    layOut(
-      generateRecipe({
-        circumferenceCm: 56,
-        count: 18,
-        pattern: 'brick',
-        part: 'none',
-        aspect: 1,
-        sizes: EVEN_SIZES,
-        own: {},
-      }),
-    ),
-  );
+  const sections = drawLayout(layOut(generateRecipe(aPartingSpec(18))));
   it('right and left follow the working order and stop at the ends', () => {
     expect(moveFocus(sections, 1, 'ArrowRight', false)).toBe(2);
     expect(moveFocus(sections, 1, 'ArrowLeft', false)).toBe(1);

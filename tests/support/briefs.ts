@@ -109,6 +109,7 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
     parting: fc.record({
       pattern: fc.constantFrom(...PARTING_PATTERNS),
       part: fc.constantFrom(...PART_LINES),
+      trial: fc.boolean(),
       zoneSize: fc.record({ crown: double(0.6, 1.8), nape: double(0.6, 1.8) }),
     }),
     room: fc.record({
@@ -136,7 +137,7 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
   })
   .map(({ head, way, zones, roles, ...any }): BriefInput => {
     const { lengths, ...measured } = head;
-    const isTrial = any.parting.part === 'half-head';
+    const isTrial = any.parting.trial;
     return {
       format: 'keen-spiral/brief',
       version: 1,

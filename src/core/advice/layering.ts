@@ -1,6 +1,7 @@
 import { thresholds } from '../coefficients/thresholds';
 import { productRoles, type RoleId } from '../products';
 import type { DoseVerdict } from '../products/dose';
+import { layerLists } from '../products/layer';
 import { listed } from '../words/words';
 import { hasCondition, rolesOf, type Caution, type CautionContext, type Severity } from './caution';
 
@@ -62,7 +63,10 @@ export const ORDER_RULES: readonly OrderRule[] = [
 
 /** What is wrong with layers in this order, in words; nothing where it is fine. */
 export const orderProblems = (layers: Layers): string[] =>
-  ORDER_RULES.filter(({ when }) => when(layers)).map(({ text }) => text(layers));
+  ORDER_RULES.flatMap(({ when, text }) => {
+    const wrong = layerLists(layers).find(when);
+    return wrong ? [text(wrong)] : [];
+  });
 
 /** Order, stacks and amounts of product. */
 export const LAYERING: readonly Caution[] = [
@@ -71,8 +75,8 @@ export const LAYERING: readonly Caution[] = [
       code,
       severity,
       shows: ['plan'],
-      when: ({ brief }) => when(brief.set.layers),
-      text: ({ brief }) => text(brief.set.layers),
+      when: ({ brief }) => layerLists(brief.set.layers).some(when),
+      text: ({ brief }) => text(layerLists(brief.set.layers).find(when)!),
     }),
   ),
   {

@@ -19,10 +19,16 @@ import type { FastenedId } from '../coefficients/fastened';
 import type { Tool } from '../techniques/bundle';
 import type { ToolKindId } from '../techniques/tool-kind';
 
-/** A tool as a plan takes it. */
-export interface PlannedTool extends Tool {
+/** A size of tool as a plan takes it. */
+export interface PlannedSize extends Tool {
   readonly kind: ToolKindId;
   readonly owned: number;
+}
+
+/** What sections are wound on. */
+export interface PlannedTool extends PlannedSize {
+  /** The size that every other section takes; null where all take the same. */
+  readonly alternate: PlannedSize | null;
 }
 
 /** What is done in one zone. */
@@ -61,6 +67,10 @@ export interface Brief {
   readonly parting: {
     readonly pattern: PartingPattern;
     readonly part: PartLine;
+    /** Two halves are compared: no section lies in both. */
+    readonly trial: boolean;
+    /** Rows behind the ears; null for as many as suit. */
+    readonly backRows: number | null;
     readonly sizes: PerZone<number>;
     readonly recipe: PartingRecipe | null;
     /** Which way sections are wound, where no single one says otherwise. */

@@ -7,6 +7,8 @@ export type DraftBrief = z.input<typeof briefInput>;
 
 export type DraftSet = DraftBrief['set'];
 
+export type DraftTool = NonNullable<DraftSet['tool']>;
+
 export type DraftLayer = NonNullable<DraftSet['layers']>[number];
 
 /** How a draft is parted. */

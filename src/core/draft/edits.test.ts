@@ -40,7 +40,7 @@ function found(input: BriefInput) {
 const wearBy = { brief: { wearBy: '2027-03-13T09:00:00+00:00' } };
 const CASES: Record<string, BriefInput> = {
   'a plain head': aBrief(wearBy),
-  'two halves compared': aBrief({ brief: { ...wearBy.brief, parting: { part: 'half-head' } } }),
+  'two halves compared': aBrief({ brief: { ...wearBy.brief, parting: { trial: true } } }),
   'ends wound on rods': aBrief({
     ...wearBy,
     set: { endsMethod: 'rod', tool: { diameterMm: 12, workingLengthMm: 80, owned: 30 } },

@@ -11,7 +11,15 @@ import { localMs, localTimeOf } from '../schedule/local-time';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { clamp } from '../units/clamp';
 import { toolKinds } from '../techniques/tool-kind';
-import type { DraftBrief, DraftSet, DraftParting, ZoneDraft, PlanContent, ShelfTool } from './draft-brief';
+import type {
+  DraftBrief,
+  DraftSet,
+  DraftParting,
+  DraftTool,
+  ZoneDraft,
+  PlanContent,
+  ShelfTool,
+} from './draft-brief';
 import { toolsFor, toolOf } from './shelf-choices';
 
 /** A step of drying dragged shorter than this is left out by hand instead. */
@@ -30,6 +38,7 @@ export function withTechnique(
   // A pattern, and lines drawn by hand, belong to the technique they were chosen for.
   const kept = {
     ...(parting?.part ? { part: parting.part } : {}),
+    ...(parting?.trial ? { trial: true } : {}),
     ...(parting?.zoneSize ? { zoneSize: parting.zoneSize } : {}),
   };
   return {
@@ -73,6 +82,33 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
   };
 }
 
+/** A brief whose one zone takes its own size of tool, or that of the rest again. No line moves. */
+export function withZoneTool(brief: DraftBrief, zone: Zone, tool: DraftTool | null): Partial<DraftBrief> {
+  const { tool: _, ...own } = brief.set.zones?.[zone] ?? {};
+  const { [zone]: __, ...others } = brief.set.zones ?? {};
+  const zones =
+    tool || Object.keys(own).length > 0 ? { ...others, [zone]: tool ? { ...own, tool } : own } : others;
+  return { set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined } };
+}
+
+/** A brief as a trial of two halves, or no trial again: an even number of sections, and no zone parted for itself. */
+export function trialOf(brief: DraftBrief, trial: boolean): Partial<DraftBrief> {
+  const parting = partedAnew(brief, { trial: trial || undefined });
+  if (!trial) return { parting };
+  const count = brief.set.sections ?? techniqueOf(brief.set.technique).usualSections;
+  const zones = Object.fromEntries(
+    Object.entries(brief.set.zones ?? {}).map(([zone, { sections: _, ...rest }]) => [zone, rest]),
+  );
+  return {
+    parting,
+    set: {
+      ...brief.set,
+      sections: 2 * Math.ceil(count / 2),
+      ...(brief.set.zones ? { zones } : {}),
+    },
+  };
+}
+
 /** A brief parted along lines drawn by hand. Zones keep their technique; their counts are in the lines. */
 export function withRecipe(brief: DraftBrief, recipe: PartingRecipe): Partial<DraftBrief> {
   const zones = Object.fromEntries(
@@ -98,7 +134,7 @@ export function partedAnew(brief: DraftBrief, change: DraftParting = {}): DraftP
 }
 
 /** Whether two halves of a head are compared. */
-const isTrial = (brief: DraftBrief): boolean => brief.parting?.part === 'half-head';
+const isTrial = (brief: DraftBrief): boolean => brief.parting?.trial === true;
 
 /**
  * A brief with one section more or fewer. Sections stay where they are as far as they can; a head with zones

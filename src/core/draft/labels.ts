@@ -1,7 +1,8 @@
 import { TECHNIQUE_IDS, techniqueOf, techniques, type TechniqueId } from '../techniques';
 import type { Technique } from '../techniques/technique';
 import { plural } from '../words/words';
-import type { DraftSet } from './draft-brief';
+import { PART_LABEL } from '../parting/pattern';
+import type { DraftParting, DraftSet } from './draft-brief';
 
 const counted = (id: TechniqueId, count: number | undefined) => {
   const { noun } = techniqueOf(id);
@@ -20,6 +21,13 @@ export function wholeSetLabel(set: DraftSet): string {
   }
   return [...counts].map(([id, count]) => counted(id, count)).join(', ');
 }
+
+/** What a parting is, beyond its pattern: the part, rows that are asked for, two halves. */
+export const partingWords = ({ part = 'none', backRows, trial }: DraftParting): string[] => [
+  PART_LABEL[part].toLowerCase(),
+  ...(backRows ? [`${plural(backRows, 'row')} at the back`] : []),
+  ...(trial ? ['two halves compared'] : []),
+];
 
 const KNOWN = new Set<string>(TECHNIQUE_IDS);
 

@@ -1,3 +1,4 @@
+import type { Zone } from '../hair/zone';
 import { productRoles, type RoleId } from '../products';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { techniqueOf } from '../techniques';
@@ -13,6 +14,14 @@ export const toolKindOfSet = (set: DraftSet): ToolKindId | null => {
   const technique = techniqueOf(set.technique);
   return toolKindOf(technique, set.endsMethod ?? technique.endsMethods[0]);
 };
+
+/** The kind of tool that one zone of a set takes: what the set ends in is kept where the zone's technique can. */
+export function toolKindOfZone(set: DraftSet, zone: Zone): ToolKindId | null {
+  const own = set.zones?.[zone];
+  const technique = techniqueOf(own?.technique ?? set.technique);
+  const wanted = own?.endsMethod ?? set.endsMethod;
+  return toolKindOf(technique, technique.endsMethods.find((id) => id === wanted) ?? technique.endsMethods[0]);
+}
 
 /** A tool of the shelf as a brief names it. */
 export const toolOf = ({ diameterMm, workingLengthMm, owned }: ShelfTool) => ({

@@ -13,11 +13,10 @@ import { beliefFromDraws, chanceDry, drySpread } from './rate-belief';
 const basisOf = (input: BriefInput) => {
   const brief = readOrThrow(input);
   const sections = planSections(brief, layoutFor(brief));
-  const mass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
   const ready = readyToDry(
     brief,
     sections,
-    dosesOf(brief, mass).map((dose) => dose.layer),
+    dosesOf(brief, sections).map((dose) => dose.layer),
   );
   return dryingBasis(ready, brief.drying);
 };

@@ -17,11 +17,13 @@ export interface UncertainDrying {
   readonly room: Room;
   readonly steps: readonly DryingStep[];
   readonly porosityFactor: number;
-  readonly filmResistanceSM: number;
+  /** Resistance of the dried products of each zone, s/m. */
+  readonly filmResistanceSM: readonly number[];
   readonly startState: StartStateId;
   /** Water that each zone's hair lost while it waited its turn, g per g. */
   readonly lostWaiting: readonly number[];
-  readonly productWaterPerG: number;
+  /** Water of the products of each zone, g per g of dry hair. */
+  readonly productWaterPerG: readonly number[];
   /** Pressed with a towel once the products are in. */
   readonly blotted: boolean;
   /** × the air movement that is usual. */
@@ -54,7 +56,7 @@ export function startMoistureOf(
   productWater = 1,
 ): number {
   const hair = hairMoisture(startState, porosityFactor, room, pickUp) - (lostWaiting[zoneIndex] ?? 0);
-  const moisture = Math.max(0, hair) + productWaterPerG * productWater;
+  const moisture = Math.max(0, hair) + (productWaterPerG[zoneIndex] ?? 0) * productWater;
   return isBlotted ? blotted(moisture, porosityFactor) : moisture;
 }
 
@@ -94,6 +96,7 @@ function drawnHead(what: UncertainDrying, point: (direction: number) => number, 
   const classes = handPartedClasses(what.zones, (i) => ({
     density,
     startMoisture: startMoistureOf(what, i, room, pickUp, productWater),
+    filmResistanceSM: what.filmResistanceSM[i] ?? 0,
     largestQuantile: rng(),
   }));
   const { dryAfterH } = dryRun({
@@ -102,7 +105,7 @@ function drawnHead(what: UncertainDrying, point: (direction: number) => number, 
     steps: what.steps,
     porosityFactor: what.porosityFactor,
     startMoisture: 0,
-    filmResistanceSM: what.filmResistanceSM,
+    filmResistanceSM: 0,
     rate,
     horizonH: what.horizonH,
     supply: { movement: movement * what.movement, hotAirK },

@@ -17,7 +17,7 @@ export interface DryRunInput {
   readonly porosityFactor: number;
   /** Moisture at the start with product water, g per g dry hair, of classes that do not bring their own. */
   readonly startMoisture: number;
-  /** Resistance of dried product films, s/m. */
+  /** Resistance of dried product films, s/m, of classes that do not bring their own. */
   readonly filmResistanceSM: number;
   /** Drying-rate multiplier of the head: 1.2 dries a fifth faster. */
   readonly rate: number;

@@ -71,7 +71,6 @@ export function dryRun(input: DryRunInput): DryRun {
   const hair: HairOfRun = {
     porosityFactor,
     saturated: saturatedRegain(porosityFactor),
-    filmResistanceSM: input.filmResistanceSM,
     rate: input.rate,
   };
   const mostGrowth = stepScale >= COARSE_STEP_SCALE ? MOST_GROWTH.coarse : MOST_GROWTH.careful;

@@ -25,11 +25,10 @@ const ROOM = { temperatureC: 22, relativeHumidity: 0.45 };
 const dryingOf = (input: ReturnType<typeof aBrief>) => {
   const brief = readOrThrow(input);
   const sections = planSections(brief, layoutFor(brief));
-  const mass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
   const ready = readyToDry(
     brief,
     sections,
-    dosesOf(brief, mass).map(({ layer }) => layer),
+    dosesOf(brief, sections).map(({ layer }) => layer),
   );
   return dryingForecast(dryingBasis(ready, brief.drying), []);
 };

@@ -56,6 +56,8 @@ export interface SectionClass {
   readonly strandUm: number;
   readonly lengthCm: number;
   readonly shape: DryingShape;
+  /** Resistance of dried product films, s/m; that of the run when left out. */
+  readonly filmResistanceSM?: number;
   /** The rod a layer lies on; required for the `layer` shape. */
   readonly rod: WoundRod | null;
   /** A rod on the ends of a rope. */

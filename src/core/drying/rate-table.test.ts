@@ -77,7 +77,7 @@ describe('sections as a hand parts them', () => {
     shape: twoStrandTwist.dryingShape,
     rod: null,
   });
-  const middling = () => ({ density: 1, startMoisture: 0.6, largestQuantile: 0.5 });
+  const middling = () => ({ density: 1, startMoisture: 0.6, filmResistanceSM: 18, largestQuantile: 0.5 });
 
   it('keep the area of their zone, with one section larger than the rest', () => {
     const classes = handPartedClasses([zone(5, 30)], middling);

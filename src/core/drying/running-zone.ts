@@ -21,6 +21,8 @@ export interface RunningNode {
   /** Vapour diffusion inside the bundle over that in free air. */
   readonly diffusionShare: number;
   readonly profileFactor: number;
+  /** Resistance of dried product films, s/m. */
+  readonly filmSM: number;
   readonly startMoisture: number;
   /** Moisture at which it counts as dry, g per g. */
   dry: number;
@@ -100,6 +102,7 @@ function runningNode(
     sleeveSM: node.sleeveSM,
     diffusionShare: dryingTable.value.bundleDiffusivity * (1 - node.packing) ** (4 / 3),
     profileFactor: node.profileFactor,
+    filmSM: section.filmResistanceSM ?? input.filmResistanceSM,
     startMoisture,
     dry: dryMoisture({
       start: startMoisture,

@@ -27,6 +27,7 @@ export interface DrawnZone {
   /** × the hair density. */
   readonly density: number;
   readonly startMoisture: number;
+  readonly filmResistanceSM: number;
   /** Where in the distribution of the largest section the zone lies, 0.5 in the middle. */
   readonly largestQuantile: number;
 }
@@ -48,6 +49,7 @@ const classOf = (
   rod: zone.rod,
   endRod: zone.endRod ?? null,
   startMoisture: drawn.startMoisture,
+  filmResistanceSM: drawn.filmResistanceSM,
   setBeforeEndH: zone.setBeforeEndH ?? 0,
 });
 

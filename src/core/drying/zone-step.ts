@@ -24,8 +24,6 @@ export interface HairOfRun {
   readonly porosityFactor: number;
   /** Regain at which the fibre is saturated, g per g. */
   readonly saturated: number;
-  /** Resistance of dried product films, s/m. */
-  readonly filmResistanceSM: number;
   /** Drying-rate multiplier of the head. */
   readonly rate: number;
 }
@@ -89,7 +87,7 @@ function updateConductance(node: RunningNode, openShare: number, hair: HairOfRun
   const area = node.areaM2 * openShare;
   node.activity = node.halfway >= hair.saturated ? 1 : activityAtRegain(node.halfway, hair.porosityFactor);
   node.vapourConductance =
-    area / (1 / node.massMS + node.sleeveSM + bound * hair.filmResistanceSM + depth / diffusivity);
+    area / (1 / node.massMS + node.sleeveSM + bound * node.filmSM + depth / diffusivity);
   node.heatConductance = area / (1 / node.heatWM2K + depth / c.fibreConductivityWMK);
 }
 

@@ -23,13 +23,14 @@ import { TAKEDOWN_HANDS_IDS } from '../coefficients/takedown-hands';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { KNOWABLE } from '../hair/head';
 import { ZONES } from '../hair/zone';
-import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
+import { MAX_SECTIONS, MIN_SECTIONS, MOST_BACK_ROWS } from '../parting/generate';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { ROLE_IDS } from '../products';
 import { WINDING_PATTERN_IDS } from '../parting/winding';
 import { TECHNIQUE_IDS } from '../techniques';
 import { KNOT_PREPARED_IDS } from '../techniques/knot-way';
 import { bounded, boundedInt, choice, wholeWithin, within } from './field';
+import { upgradedPartingWish } from './older-parting';
 import { recipeInput } from './recipe';
 
 /** What may be noted of hair and scalp, and of who wears it. */
@@ -92,11 +93,16 @@ export const headInput = z.strictObject({
     ),
 });
 
-/** A rod, former or other tool as it is written. */
-export const toolInput = z.strictObject({
+/** One size of rod, former or other tool as it is written. */
+const sizeInput = z.strictObject({
   diameterMm: within('rod diameter', TOOL_RANGES.diameterMm, 'mm'),
   workingLengthMm: within('rod working length', TOOL_RANGES.workingLengthMm, 'mm').optional(),
   owned: wholeWithin('rods owned', TOOL_RANGES.owned).default(0),
+});
+
+/** What a set is wound on: one size, or two that take turns. */
+const toolInput = sizeInput.extend({
+  alternate: sizeInput.optional().describe('every other section takes this size'),
 });
 
 /** One layer of product: its role, and what is known of the product itself. */
@@ -111,6 +117,11 @@ export const layerInput = z.strictObject({
     .optional()
     .describe('mixed in the hand with the layer before, section by section, without a batch'),
   protein: z.boolean().optional().describe('the product holds protein'),
+  zones: z
+    .array(choice('zone', ZONES))
+    .min(1, 'name a zone that this layer goes on, or leave its zones out for everywhere')
+    .optional()
+    .describe('the only zones it goes on; everywhere when left out'),
 });
 
 /** What is different in one zone: a tapered cut mixes techniques, sizes and counts. */
@@ -246,6 +257,21 @@ const learnt = (label: string, lnSd: number) =>
     )
     .transform((value) => (typeof value === 'number' ? { median: value, lnSd } : value));
 
+const parting = z.strictObject({
+  pattern: choice('parting pattern', PARTING_PATTERNS)
+    .optional()
+    .describe('the usual one of the technique when left out'),
+  part: choice('part', PART_LINES).default('none'),
+  trial: z.boolean().default(false).describe('two halves are compared: no section lies in both'),
+  backRows: boundedInt('rows at the back', 1, MOST_BACK_ROWS)
+    .optional()
+    .describe('as many as suit when left out'),
+  zoneSize: perZone((zone) => within(`size of sections, ${zone},`, SET_RANGES.zoneSize)).optional(),
+  winding: choice('winding', WINDING_PATTERN_IDS).default('usual'),
+  recipe: recipeInput.optional(),
+});
+const partingInput = z.preprocess(upgradedPartingWish, parting) as unknown as typeof parting;
+
 /** A brief as it is written: fields with defaults may be left out. */
 export const briefInput = z
   .strictObject({
@@ -253,17 +279,7 @@ export const briefInput = z
     version: z.literal(1, { error: 'this version reads briefs of version 1' }),
     head: headInput,
     set: setInput,
-    parting: z
-      .strictObject({
-        pattern: choice('parting pattern', PARTING_PATTERNS)
-          .optional()
-          .describe('the usual one of the technique when left out'),
-        part: choice('part', PART_LINES).default('none'),
-        zoneSize: perZone((zone) => within(`size of sections, ${zone},`, SET_RANGES.zoneSize)).optional(),
-        winding: choice('winding', WINDING_PATTERN_IDS).default('usual'),
-        recipe: recipeInput.optional(),
-      })
-      .prefault({}),
+    parting: partingInput.prefault({}),
     wear: wearInput.prefault({}),
     room: roomInput.prefault({}),
     prep: z

@@ -14,22 +14,23 @@ interface RecipePanel {
 }
 
 const ROD_SET = { technique: 'rod-set', rootMethod: 'plain', endsMethod: 'pasted' } as const;
-const TOOL = { diameterMm: 16, workingLengthMm: 80, owned: 30 };
+const SIZE = { diameterMm: 16, workingLengthMm: 80, owned: 30 };
+const TOOL = { ...SIZE, alternate: { ...SIZE, diameterMm: 20 } };
 /** A brief that says everything that has a range. */
 const full = (): BriefInput =>
   aBrief({
     head: { densityPerCm2: 165, ponytailCircumferenceCm: 8 },
     set: {
       ...ROD_SET,
-      sections: 18,
+      sections: 24,
       sectionSideCm: 6,
       tool: TOOL,
       knot: { turns: 2 },
       layers: [{ role: 'gel', grams: 20, waterShare: 0.8, hold: 3, weight: 2 }],
-      zones: { nape: { sections: 4, tool: TOOL } },
+      zones: { front: { sections: 4, tool: TOOL } },
     },
     brief: {
-      parting: { zoneSize: { nape: 1 } },
+      parting: { zoneSize: { front: 1 } },
       prep: [{ step: 'cleanse', minutes: 10 }],
       drying: [{ method: 'air', hours: 4, airSpeedMS: 1, airC: 40 }],
       pace: { median: 1, lnSd: 0.1 },
@@ -69,15 +70,22 @@ const RANGES: readonly (readonly [path: string, low: number, high: number, step:
   ['set.tool.diameterMm', 3, 80, 0.1],
   ['set.tool.workingLengthMm', 20, 600, 1],
   ['set.tool.owned', 0, 1000, 1],
+  ['set.tool.alternate.diameterMm', 3, 80, 0.1],
+  ['set.tool.alternate.workingLengthMm', 20, 600, 1],
+  ['set.tool.alternate.owned', 0, 1000, 1],
   ['set.layers.0.grams', 0, 500, 1],
   ['set.layers.0.waterShare', 0, 1, 0.01],
   ['set.layers.0.hold', 0, 5, 0.1],
   ['set.layers.0.weight', 0, 5, 0.1],
-  ['set.zones.nape.sections', 1, 600, 1],
-  ['set.zones.nape.tool.diameterMm', 3, 80, 0.1],
-  ['set.zones.nape.tool.workingLengthMm', 20, 600, 1],
-  ['set.zones.nape.tool.owned', 0, 1000, 1],
-  ['parting.zoneSize.nape', 0.4, 2.5, 0.01],
+  ['set.zones.front.sections', 1, 600, 1],
+  ['set.zones.front.tool.diameterMm', 3, 80, 0.1],
+  ['set.zones.front.tool.workingLengthMm', 20, 600, 1],
+  ['set.zones.front.tool.owned', 0, 1000, 1],
+  ['set.zones.front.tool.alternate.diameterMm', 3, 80, 0.1],
+  ['set.zones.front.tool.alternate.workingLengthMm', 20, 600, 1],
+  ['set.zones.front.tool.alternate.owned', 0, 1000, 1],
+  ['parting.backRows', 1, 12, 1],
+  ['parting.zoneSize.front', 0.4, 2.5, 0.01],
   ['wear.separations', 1, 8, 1],
   ['wear.fluffing', 0, 3, 1],
   ['room.temperatureC', 5, 45, 0.1],
@@ -113,8 +121,8 @@ describe('the ranges of a brief', () => {
     const paths = numbersOf(schema)
       .filter((path) => !path.startsWith('parting.recipe') && path !== 'version')
       // One zone stands for the six, and a learnt number is read in both of its forms.
-      .map((path) => path.replace(/\.(front|crown|left|right|back)(?=\.|$)/, '.nape'))
-      .map((path) => path.replace('head.stretchedLengthCm.nape', 'head.stretchedLengthCm'))
+      .map((path) => path.replace(/\.(nape|crown|left|right|back)(?=\.|$)/, '.front'))
+      .map((path) => path.replace('head.stretchedLengthCm.front', 'head.stretchedLengthCm'))
       .map((path) => path.replace(/^(pace|dryingRate)$/, '$1.median'));
     expect([...new Set(paths)].sort()).toEqual(RANGES.map(([path]) => path).sort());
   });
@@ -127,7 +135,7 @@ describe('the ranges of a brief', () => {
     expect(isRefused(path, low)).toBe(false);
     expect(isRefused(path, low - step)).toBe(true);
     // Both are within the range of the field; together they would be too many for one head.
-    if (path !== 'set.zones.nape.sections' && path !== 'set.sections')
+    if (path !== 'set.zones.front.sections' && path !== 'set.sections')
       expect(isRefused(path, high)).toBe(false);
     expect(isRefused(path, high + step)).toBe(true);
     expect(isRefused(path, 'many')).toBe(true);
@@ -196,7 +204,7 @@ describe('what holds a brief together', () => {
 
   it('two halves have as many sections on either side', () => {
     const halves = (sections: number) =>
-      pathsOf({ parting: { part: 'half-head' }, set: { ...aBrief().set, sections } });
+      pathsOf({ parting: { trial: true }, set: { ...aBrief().set, sections } });
     expect(halves(18)).toEqual([]);
     expect(halves(17)).toEqual(['set.sections']);
   });

@@ -45,7 +45,7 @@ describe('a parting kept by version 1', () => {
 
   it('is read wherever a brief is, and parts the same sections', () => {
     const { recipe } = readOrThrow(with1() as never).parting;
-    expect(layOut(recipe!)).toEqual(layOut(VERSION_2));
+    expect(layOut(recipe!)).toEqual(layOut({ ...VERSION_2, trial: false }));
     expect(layOut(recipe!).sections).toHaveLength(7);
   });
 
@@ -53,6 +53,18 @@ describe('a parting kept by version 1', () => {
     const file = briefOfFile(JSON.stringify(with1()));
     expect(file).toMatchObject({ ok: true, value: { parting: { recipe: VERSION_2 } } });
     expect(upgradedBrief(with1())).toMatchObject({ parting: { recipe: VERSION_2 } });
+  });
+
+  it('a trial of two halves that was a part is a trial without one', () => {
+    const lines = { ...VERSION_2, part: { kind: 'half-head', points: [] } };
+    const told = { ...aBrief(), parting: { part: 'half-head', recipe: lines } };
+    const trial = { parting: { part: 'none', trial: true, recipe: { part: { kind: 'none' }, trial: true } } };
+    expect(upgradedBrief(told)).toMatchObject(trial);
+    expect(briefOfFile(JSON.stringify(told))).toMatchObject({ ok: true, value: trial });
+    expect(readOrThrow(told as never).parting).toMatchObject({ part: 'none', trial: true });
+    expect(readOrThrow({ ...aBrief(), parting: { part: 'half-head' } } as never)).toMatchObject({
+      parting: { part: 'none', trial: true, recipe: null },
+    });
   });
 
   it.each([null, 7, 'lines', [], { v: 3 }, { version: 2 }, { v: 1 }, { v: 1, panels: 'none', splits: {} }])(

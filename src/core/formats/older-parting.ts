@@ -13,12 +13,23 @@ const renamed = (value: unknown, names: Readonly<Record<string, string>>): unkno
 
 const SPLIT_AXES: Readonly<Record<string, string>> = { g: 'cut', t: 'row' };
 
+/** A trial of two halves was once a part of its own; a head is worn with a part all the same. */
+function withTrialApart(told: Loose, kind: unknown, asPart: (kind: string) => Loose): Loose {
+  return kind === 'half-head' ? { ...told, ...asPart('none'), trial: true } : told;
+}
+
 /**
  * Parting lines of version 1, which named their fields `v C t g dir`, as version 2 names them. Anything else is
  * answered as it came, for the reader to judge. Only names differ: no line moves.
  */
 export function upgradedParting(lines: unknown): unknown {
-  if (!isObject(lines) || lines.v !== 1) return lines;
+  if (!isObject(lines)) return lines;
+  const told = lines.v === 1 ? fromVersion1(lines) : lines;
+  const { part } = told;
+  return isObject(part) ? withTrialApart(told, part.kind, (kind) => ({ part: { ...part, kind } })) : told;
+}
+
+function fromVersion1(lines: Loose): Loose {
   const { v: _, splits, marks, panels, ...rest } = lines;
   return {
     ...(renamed(rest, { C: 'circumferenceCm' }) as Loose),
@@ -39,6 +50,13 @@ export function upgradedParting(lines: unknown): unknown {
 
 /** A brief as it was written down by an older version, in the words of this one. */
 export function upgradedBrief(brief: unknown): unknown {
-  if (!isObject(brief) || !isObject(brief.parting) || !isObject(brief.parting.recipe)) return brief;
-  return { ...brief, parting: { ...brief.parting, recipe: upgradedParting(brief.parting.recipe) } };
+  if (!isObject(brief) || !isObject(brief.parting)) return brief;
+  return { ...brief, parting: upgradedPartingWish(brief.parting) };
+}
+
+/** How a head is to be parted, as older briefs say it. */
+export function upgradedPartingWish(parting: unknown): unknown {
+  if (!isObject(parting)) return parting;
+  const told = withTrialApart(parting, parting.part, (part) => ({ part }));
+  return told.recipe === undefined ? told : { ...told, recipe: upgradedParting(told.recipe) };
 }

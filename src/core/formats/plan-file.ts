@@ -94,7 +94,11 @@ export const planFile = z
       z.strictObject({
         role: z.string(),
         grams: number,
-        gramsPerSection: number,
+        gramsPerSection: number.describe('of the sections it goes on'),
+        zones: z
+          .array(z.enum(ZONES))
+          .optional()
+          .describe('the only zones it goes on; everywhere when left out'),
         recommendedGrams: number,
         amount: z.enum(['little', 'right', 'much']),
         inHands: z.strictObject({ unit: z.enum(HAND_UNIT_IDS), amount: number }),

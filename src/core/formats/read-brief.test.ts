@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../tests/support/briefs';
 import { answerBrief } from '../plan/answer-brief';
+import type { BriefInput } from './brief';
 import { planFile } from './plan-file';
 import { readBrief } from './read-brief';
 import { jsonSchemas } from './schemas';
@@ -255,12 +256,29 @@ describe('good briefs', () => {
     }
   });
 
+  it('rows at the back want rows, a back parted with the rest, and two sections a row', () => {
+    const said = (set: Parameters<typeof aBrief>[0], parting: BriefInput['parting']) => {
+      const read = readBrief(aBrief({ ...set, brief: { parting } }));
+      return read.ok ? [] : read.errors.map(({ path, message }) => `${path}: ${message}`);
+    };
+    expect(said({ set: { sections: 24 } }, { backRows: 4, part: 'left' })).toEqual([]);
+    expect(said({ set: { sections: 24 } }, { backRows: 4, pattern: 'radial' })[0]).toMatch(
+      /straight or brick/,
+    );
+    expect(said({ set: { sections: 7 } }, { backRows: 4 })[0]).toMatch(/at least 8 sections; there are 7/);
+    expect(said({ set: { sections: 24, zones: { nape: { sections: 4 } } } }, { backRows: 4 })[0]).toMatch(
+      /^parting\.backRows: the back is parted for itself/,
+    );
+    // A side part makes unequal halves in any case.
+    expect(said({ set: { sections: 21 } }, { trial: true, part: 'left' })).toEqual([]);
+  });
+
   it('a half-head trial wants an even number, and no zones of their own', () => {
     const said = (set: Parameters<typeof aBrief>[0]) => {
       const read = readBrief(aBrief(set));
       return read.ok ? [] : read.errors.map(({ path, message }) => `${path}: ${message}`);
     };
-    const parting = { part: 'half-head' as const };
+    const parting = { trial: true };
     expect(said({ set: { sections: 24 }, brief: { parting } })).toEqual([]);
     expect(said({ set: { sections: 21 }, brief: { parting } })[0]).toMatch(/^set\.sections: .*take 20 or 22/);
     expect(said({ set: { sections: 20, zones: { nape: { sections: 4 } } }, brief: { parting } })[0]).toMatch(

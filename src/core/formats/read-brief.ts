@@ -6,12 +6,13 @@ import { withOutput } from '../drying-methods/method';
 import { ponytailDensityPerCm2, scalpAreaCm2, type Head } from '../hair/head';
 import { perZone, ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
+import { dividesAside, inRows } from '../parting/pattern';
 import { recipeCount } from '../parting/recipe';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import type { Technique } from '../techniques/technique';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
-import type { Brief, PlannedTool, ZoneSet } from '../brief/brief';
+import type { Brief, PlannedSize, PlannedTool, ZoneSet } from '../brief/brief';
 import { minuteOfDay } from '../schedule/sleep';
 import { DAY_MS } from '../units/time';
 import { briefInput, type ParsedBrief } from './brief';
@@ -88,12 +89,13 @@ type ToolInput = ParsedBrief['set']['tool'];
 function readTool(kind: ToolKindId | null, given: ToolInput): PlannedTool | null {
   if (kind === null) return null;
   const { usual } = toolKinds[kind];
-  return {
+  const size = (told: Omit<NonNullable<ToolInput>, 'alternate'> | undefined): PlannedSize => ({
     kind,
-    diameterMm: given?.diameterMm ?? usual.diameterMm,
-    workingLengthMm: given?.workingLengthMm ?? usual.workingLengthMm,
-    owned: given?.owned ?? 0,
-  };
+    diameterMm: told?.diameterMm ?? usual.diameterMm,
+    workingLengthMm: told?.workingLengthMm ?? usual.workingLengthMm,
+    owned: told?.owned ?? 0,
+  });
+  return { ...size(given ?? undefined), alternate: given?.alternate ? size(given.alternate) : null };
 }
 
 /** Root and ends as given, or the first the technique can carry. */
@@ -172,10 +174,50 @@ function readZones(brief: ParsedBrief, set: Brief['set'], errors: FieldError[]):
     return {
       technique: id,
       ...methods,
-      tool: readTool(kind, zoneDraft.tool ?? (kind === set.tool?.kind ? set.tool : undefined)),
+      tool: zoneDraft.tool || kind !== set.tool?.kind ? readTool(kind, zoneDraft.tool) : set.tool,
       sections: zoneDraft.sections ?? null,
     };
   });
+}
+
+/** What a parting cannot do together with the rest of the set. */
+function partingErrors({ parting }: ParsedBrief, set: Brief['set'], zones: PerZone<ZoneSet>): FieldError[] {
+  const errors: FieldError[] = [];
+  const counted = ZONES.filter((zone) => zones[zone].sections !== null);
+  const pattern = parting.pattern ?? techniqueOf(set.technique).usualPattern;
+  if (parting.trial) {
+    if (set.sections % 2 === 1 && !dividesAside(parting.part)) {
+      errors.push({
+        path: 'set.sections',
+        message: `a half-head trial needs as many sections on either side: take ${set.sections - 1} or ${set.sections + 1}, not ${set.sections}`,
+      });
+    }
+    if (counted.length > 0) {
+      errors.push({
+        path: `set.zones.${counted[0]!}.sections`,
+        message:
+          'a half-head trial is parted alike all over: let the zones be parted as the rest, or leave the trial',
+      });
+    }
+  }
+  if (parting.backRows !== undefined) {
+    const path = 'parting.backRows';
+    if (!inRows(pattern)) {
+      errors.push({
+        path,
+        message:
+          'rows at the back are counted in straight or brick rows: choose one of those, or leave them out',
+      });
+    } else if (counted.some((zone) => zone === 'back' || zone === 'nape')) {
+      errors.push({ path, message: 'the back is parted for itself already: leave its rows out' });
+    } else if (set.sections < 2 * parting.backRows) {
+      errors.push({
+        path,
+        message: `${parting.backRows} rows at the back take at least ${2 * parting.backRows} sections; there are ${set.sections}`,
+      });
+    }
+  }
+  return errors;
 }
 
 /**
@@ -205,22 +247,7 @@ export function readBrief(raw: unknown): Checked<Brief> {
       message: `with the zones of their own there would be ${total} sections; a head takes at most ${MAX_SECTIONS}`,
     });
   }
-  if (input.parting.part === 'half-head' && !input.parting.recipe) {
-    if (set.sections % 2 === 1) {
-      errors.push({
-        path: 'set.sections',
-        message: `a half-head trial needs as many sections on either side: take ${set.sections - 1} or ${set.sections + 1}, not ${set.sections}`,
-      });
-    }
-    const counted = ZONES.filter((zone) => zones[zone].sections !== null);
-    if (counted.length > 0) {
-      errors.push({
-        path: `set.zones.${counted[0]!}.sections`,
-        message:
-          'a half-head trial is parted alike all over: let the zones be parted as the rest, or leave the trial',
-      });
-    }
-  }
+  if (!input.parting.recipe) errors.push(...partingErrors(input, set, zones));
   const times = (['startAt', 'wearBy'] as const).map((key) => {
     const text = input[key];
     if (text === undefined) return null;
@@ -258,6 +285,8 @@ export function readBrief(raw: unknown): Checked<Brief> {
       parting: {
         pattern: parting.recipe?.pattern ?? parting.pattern ?? techniqueOf(set.technique).usualPattern,
         part: parting.recipe?.part.kind ?? parting.part,
+        trial: parting.recipe?.trial ?? parting.trial,
+        backRows: parting.backRows ?? null,
         sizes: perZone((zone) => parting.zoneSize?.[zone] ?? 1),
         recipe: parting.recipe ?? null,
         winding: parting.winding,

@@ -47,6 +47,7 @@ const recipe = z.strictObject({
       .max(16, 'a part takes at most 16 points')
       .default([]),
   }),
+  trial: z.boolean().default(false).describe('two halves are compared'),
   splits: z
     .array(z.strictObject({ key: sectionKey, axis: choice('axis of a split', SPLIT_AXES), at: coordinate }))
     .max(MAX_SECTIONS)

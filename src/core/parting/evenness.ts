@@ -11,6 +11,7 @@ import { coefficientOfVariation } from '../stats/variation';
 import { quantiles } from '../stats/quantile';
 import type { LaidSection, Layout } from './layout';
 import type { LoadOf } from './load';
+import { dividesAside } from './pattern';
 
 /** How even a parting is, in figures a stylist can act on. */
 export interface Evenness {
@@ -102,8 +103,7 @@ export function evennessOf({ recipe, sections }: Layout, load: LoadOf): Evenness
   const mean = loads.reduce((sum, each) => sum + each, 0) / loads.length;
   const aspects = sections.map(({ outline }) => aspectOf(outline));
   const isLanes = recipe.pattern.startsWith('lanes');
-  const isMirrored =
-    recipe.exclude.length === 0 && ['none', 'centre', 'half-up', 'half-head'].includes(recipe.part.kind);
+  const isMirrored = recipe.exclude.length === 0 && !dividesAside(recipe.part.kind);
   return {
     loadCv: coefficientOfVariation(loads),
     aspect: {

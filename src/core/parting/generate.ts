@@ -3,13 +3,15 @@ import { coefficientOfVariation } from '../stats/variation';
 import { loadFor, type LoadOf } from './load';
 import { BACKMOST, FOREMOST, panelOf, type Panel, type PanelId } from './panel';
 import { PART_POINTS, partAcross } from './part-line';
-import type { PartingPattern, PartLine } from './pattern';
+import { inRows, type PartingPattern, type PartLine } from './pattern';
 import { cutForLoad, planPanel } from './plan-panel';
 import { UNEDITED, type PartingRecipe, type RecipePanel } from './recipe';
 
 /** Fewer than two sections are no parting; more than six hundred nobody sets. */
 export const MIN_SECTIONS = 2;
 export const MAX_SECTIONS = 600;
+/** More rows behind the ears nobody counts out. */
+export const MOST_BACK_ROWS = 12;
 
 /** A zone that is parted for itself. */
 export interface OwnZone {
@@ -25,6 +27,10 @@ export interface PartingSpec {
   readonly count: number;
   readonly pattern: PartingPattern;
   readonly part: PartLine;
+  /** Two halves are compared: no section lies in both. */
+  readonly trial: boolean;
+  /** Rows behind the ears; null for as many as suit. */
+  readonly backRows: number | null;
   /** Wanted width over height of a section on the head. */
   readonly aspect: number;
   /** Size of a section in each zone against an even one. */
@@ -39,6 +45,8 @@ const HALF_UP_T = -0.05;
 const SLIDE = 0.36;
 const SLIDE_COST = 0.06;
 const COUNT_TRIES = 3;
+/** Panels behind the ears, whose rows can be asked for. */
+const BACK_PANELS: readonly PanelId[] = ['B', 'BL', 'BR'];
 
 interface Stretch {
   readonly ids: readonly PanelId[];
@@ -48,23 +56,27 @@ interface Stretch {
 
 const noPart = () => 0;
 
+/** Whether sections run in rings round the crown; two halves never do. */
+const isRinged = ({ pattern, trial }: Pick<PartingSpec, 'pattern' | 'trial'>) =>
+  pattern === 'radial' && !trial;
+
+/** Whether a head is parted behind the ears and in front of them, each for itself. */
+const isBackApart = ({ pattern, part, trial, backRows }: PartingSpec): boolean =>
+  part === 'half-up'
+    ? !isRinged({ pattern, trial })
+    : inRows(pattern) && (backRows !== null || (PART_POINTS[part] !== null && !(trial && part === 'centre')));
+
 /** Panels of a head that is parted all over in one way; `line` is the ear or half-up line. */
 function stretchesOfWhole(spec: PartingSpec, line: number): Stretch[] {
   const whole = { fromT: BACKMOST, toT: FOREMOST };
-  // A trial compares two halves, from the nape to the face.
-  if (spec.part === 'half-head') return [{ ids: ['L', 'R'], ...whole }];
-  if (spec.pattern === 'radial') return [{ ids: ['O'], ...whole }];
-  if (spec.part === 'half-up') {
-    return [
-      { ids: ['B'], fromT: BACKMOST, toT: line },
-      { ids: ['F'], fromT: line, toT: FOREMOST },
-    ];
+  const isHalved = spec.trial || (PART_POINTS[spec.part] !== null && !isRinged(spec));
+  if (!isBackApart(spec)) {
+    if (isRinged(spec)) return [{ ids: ['O'], ...whole }];
+    return [{ ids: isHalved ? ['L', 'R'] : ['W'], ...whole }];
   }
-  if (spec.part === 'none') return [{ ids: ['W'], ...whole }];
-  if (spec.pattern === 'lanes-back' || spec.pattern === 'lanes-side') return [{ ids: ['L', 'R'], ...whole }];
   return [
-    { ids: ['B'], fromT: BACKMOST, toT: line },
-    { ids: ['FL', 'FR'], fromT: line, toT: FOREMOST },
+    { ids: spec.trial ? ['BL', 'BR'] : ['B'], fromT: BACKMOST, toT: line },
+    { ids: isHalved ? ['FL', 'FR'] : ['F'], fromT: line, toT: FOREMOST },
   ];
 }
 
@@ -128,15 +140,18 @@ function evenLine(spec: PartingSpec, load: LoadOf, part: (t: number) => number):
   const usual = Math.round((spec.count * behindRest) / total);
   let best = { line: rest, score: Infinity };
   for (let back = usual - COUNT_TRIES; back <= usual + COUNT_TRIES; back++) {
-    if (back < 1 || back > spec.count - 1) continue;
+    if (back < 1 || back > spec.count - 1 || (spec.trial && back % 2 === 1)) continue;
     const line = cutForLoad(whole.polygon, whole.frame, 't', (total * back) / spec.count, 1e-5 * total, load);
     if (Math.abs(line - rest) > SLIDE) continue;
-    const loads = stretchesOfWhole(spec, line).flatMap(({ ids, fromT, toT }) =>
+    const [behind, before] = stretchesOfWhole(spec, line).map(({ ids, fromT, toT }) =>
       ids.map((id) => load(panelOf(id, fromT, toT, part).polygon)),
-    );
-    if (loads.length > spec.count) continue;
+    ) as [number[], number[]];
+    if (behind.length > back || before.length > spec.count - back) continue;
     const score =
-      unevenness(loads, [back, ...shareOut(loads.slice(1), spec.count - back)]) +
+      unevenness(
+        [...behind, ...before],
+        [...shareOut(behind, back), ...shareOut(before, spec.count - back)],
+      ) +
       SLIDE_COST * Math.abs(line - rest);
     if (score < best.score) best = { line, score };
   }
@@ -160,12 +175,8 @@ export function generateRecipe(spec: PartingSpec): PartingRecipe {
   const points = PART_POINTS[spec.part];
   const part = points ? partAcross(points) : noPart;
   const isWhole = ZONES.every((zone) => spec.own[zone] === undefined);
-  const isSplit =
-    isWhole &&
-    spec.part !== 'half-head' &&
-    (spec.part === 'half-up' || (points !== null && !spec.pattern.startsWith('lanes')));
   const stretches = isWhole
-    ? stretchesOfWhole(spec, isSplit && spec.pattern !== 'radial' ? evenLine(spec, load, part) : EAR_T)
+    ? stretchesOfWhole(spec, isBackApart(spec) ? evenLine(spec, load, part) : EAR_T)
     : stretchesAroundZones(spec);
 
   const panels: LoadedPanel[] = stretches.flatMap(({ ids, fromT, toT }) => {
@@ -191,6 +202,7 @@ export function generateRecipe(spec: PartingSpec): PartingRecipe {
     circumferenceCm: spec.circumferenceCm,
     pattern: spec.pattern,
     part: { kind: spec.part, points: points ?? [] },
+    trial: spec.trial,
     ...UNEDITED,
     panels: panels.map((counted): RecipePanel => {
       const zone = ownOf(counted);
@@ -208,6 +220,7 @@ export function generateRecipe(spec: PartingSpec): PartingRecipe {
             counted.panel.id !== 'O' && spec.pattern === 'radial' ? 'brick' : spec.pattern,
             spec.aspect,
             load,
+            BACK_PANELS.includes(counted.panel.id) ? (spec.backRows ?? undefined) : undefined,
           );
       return { id: counted.panel.id, ...lines };
     }),

@@ -1,13 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { aPartingSpec } from '../../../tests/support/partings';
 import { fromFrame, framePoint, sphereDistance } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { polygonArea, polygonContains } from '../sphere/polygon';
 import { coefficientOfVariation } from '../stats/variation';
 import { EVEN_SIZES, generateRecipe, shareOut, type PartingSpec } from './generate';
+import { movePart } from './edits/lines';
 import { aspectOf, evennessOf } from './evenness';
 import { layOut } from './layout';
 import { loadFor } from './load';
+import { PART_POINTS, partAcross } from './part-line';
 import { PART_LINES, PARTING_PATTERNS } from './pattern';
 import { recipeCount } from './recipe';
 import { visualCentre } from './visual-centre';
@@ -65,18 +68,8 @@ describe('the surface of the scalp', () => {
   });
 });
 
-const specOf = (count: number, change: Partial<PartingSpec> = {}): PartingSpec => ({
-  circumferenceCm: 56,
-  count,
-  pattern: 'brick',
-  part: 'none',
-  aspect: 1,
-  sizes: EVEN_SIZES,
-  own: {},
-  ...change,
-});
 const laid = (count: number, change: Partial<PartingSpec> = {}) =>
-  layOut(generateRecipe(specOf(count, change)));
+  layOut(generateRecipe(aPartingSpec(count, change)));
 const layBrick = (count: number, aspect: number) => {
   const layout = laid(count, { aspect });
   return { ...layout, rows: layout.recipe.panels[0]!.cuts.map((cuts) => cuts.length + 1) };
@@ -178,10 +171,11 @@ describe('patterns and parts of the note', () => {
         fc.integer({ min: 24, max: 150 }),
         fc.constantFrom(...PARTING_PATTERNS),
         fc.constantFrom(...PART_LINES),
-        (count, pattern, part) => {
+        fc.boolean(),
+        (count, pattern, part, trial) => {
           // Halves are alike only in pairs.
-          fc.pre(part !== 'half-head' || count % 2 === 0);
-          const layout = laid(count, { pattern, part });
+          fc.pre(!trial || count % 2 === 0);
+          const layout = laid(count, { pattern, part, trial });
           expect(layout.sections).toHaveLength(count);
           expect(recipeCount(layout.recipe)).toBe(count);
           expect(layout.sections.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 3);
@@ -207,13 +201,13 @@ describe('patterns and parts of the note', () => {
   });
 
   it('a recipe written out and read back gives the very same sections', () => {
-    const recipe = generateRecipe(specOf(30, { part: 'left' }));
+    const recipe = generateRecipe(aPartingSpec(30, { part: 'left' }));
     const readBack = layOut(JSON.parse(JSON.stringify(recipe)) as typeof recipe);
     expect(JSON.stringify(readBack)).toBe(JSON.stringify(layOut(recipe)));
   });
 
   it('splits, merges, leaves out and turns sections as a recipe says, and lists what it cannot place', () => {
-    const plain = generateRecipe(specOf(18));
+    const plain = generateRecipe(aPartingSpec(18));
     const whole = layOut(plain).sections;
     const share = (layout: ReturnType<typeof layOut>, key: string) =>
       layout.sections.find((section) => section.key === key)?.share;
@@ -258,17 +252,7 @@ describe('patterns and parts of the note', () => {
 
 describe('a half-head trial', () => {
   const trialOf = (count: number, pattern: PartingSpec['pattern'] = 'brick') =>
-    layOut(
-      generateRecipe({
-        circumferenceCm: 56,
-        count,
-        pattern,
-        part: 'half-head',
-        aspect: 1,
-        sizes: EVEN_SIZES,
-        own: {},
-      }),
-    );
+    laid(count, { pattern, trial: true });
 
   it('24 as the note has them: 12 and 12, even to 0.5 %, a mirror image (parting-map §7)', () => {
     const layout = trialOf(24);
@@ -294,6 +278,102 @@ describe('a half-head trial', () => {
       }),
       { numRuns: 40 },
     );
+  });
+});
+
+describe('a half-head trial that keeps its part', () => {
+  const SIDE_PARTS = ['left', 'right', 'curved-left', 'curved-right'] as const;
+  const trialWith = (count: number, part: PartingSpec['part'], pattern: PartingSpec['pattern'] = 'brick') =>
+    laid(count, { pattern, part, trial: true });
+
+  it('no section lies in both halves: the worn part ends them in front, the middle behind', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 12, max: 80 }),
+        fc.constantFrom(...SIDE_PARTS, 'half-up' as const),
+        fc.constantFrom(...PARTING_PATTERNS),
+        (asked, part, pattern) => {
+          const count = part === 'half-up' ? 2 * Math.ceil(asked / 2) : asked;
+          const { sections, recipe } = trialWith(count, part, pattern);
+          const across = partAcross(PART_POINTS[part] ?? PART_POINTS.centre!);
+          expect(sections).toHaveLength(count);
+          for (const { outline, side, product, panel } of sections) {
+            expect(product).toBe(side === 'left' ? 'A' : 'B');
+            const isBack = panel.startsWith('B');
+            for (const point of outline) {
+              const { t, f } = framePoint(point);
+              const past = f - (isBack ? 0 : across(t));
+              expect(side === 'left' ? past : -past).toBeLessThan(0.01);
+            }
+          }
+          expect(recipe.part.kind).toBe(part);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('sections are as large on either side, and the back has as many of each', () => {
+    for (const part of SIDE_PARTS) {
+      const { sections } = trialWith(26, part);
+      const shares = sections.map(({ share }) => share);
+      expect(coefficientOfVariation(shares), part).toBeLessThan(0.06);
+      const atBack = sections.filter(({ panel }) => panel.startsWith('B'));
+      expect(atBack.filter(({ side }) => side === 'left')).toHaveLength(atBack.length / 2);
+      // A part on the left leaves less hair on the left.
+      const [left, right] = (['left', 'right'] as const).map(
+        (side) => sections.filter((section) => section.side === side).length,
+      );
+      expect(part.endsWith('left') ? right! - left! : left! - right!, part).toBeGreaterThanOrEqual(2);
+    }
+  });
+
+  it('the part can be moved, and the back stays cut down the middle', () => {
+    const { recipe } = trialWith(24, 'left');
+    const points = recipe.part.points.map(([t, f]) => [t, f + 0.1] as const);
+    const moved = movePart(recipe, points, loadFor(EVEN_SIZES));
+    if (!moved.ok) throw new Error(moved.why);
+    const panel = (of: typeof recipe, id: string) => of.panels.find((one) => one.id === id);
+    expect(panel(moved.recipe, 'BL')).toEqual(panel(recipe, 'BL'));
+    expect(panel(moved.recipe, 'FL')).not.toEqual(panel(recipe, 'FL'));
+    expect(layOut(moved.recipe).sections.every(({ side }) => side !== 'middle')).toBe(true);
+  });
+});
+
+describe('rows at the back that are asked for', () => {
+  it('four rows at the back and a side part', () => {
+    const rows = rowsOf(24, { part: 'left', backRows: 4 });
+    expect(Object.keys(rows)).toEqual(['B', 'FL', 'FR']);
+    expect(rows.B!.split('-')).toHaveLength(4);
+  });
+
+  it('as many as asked, with and without a part or two halves, in sections as large as the rest', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 7, max: 40 }),
+        fc.constantFrom(...PART_LINES),
+        fc.constantFrom('rows' as const, 'brick' as const),
+        fc.boolean(),
+        (backRows, half, part, pattern, trial) => {
+          const count = 2 * Math.max(half, 2 * backRows);
+          const layout = laid(count, { part, pattern, backRows, trial });
+          expect(layout.sections).toHaveLength(count);
+          for (const { id, cuts } of layout.recipe.panels)
+            if (id.startsWith('B')) expect(cuts).toHaveLength(backRows);
+          expect(shareCv(layout)).toBeLessThan(0.12);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('rows asked for as they suit by themselves are the very same lines', () => {
+    for (const count of [14, 20, 32]) {
+      const free = generateRecipe(aPartingSpec(count, { part: 'right' }));
+      const backRows = free.panels.find(({ id }) => id === 'B')!.cuts.length;
+      expect(generateRecipe(aPartingSpec(count, { part: 'right', backRows }))).toEqual(free);
+    }
   });
 });
 
@@ -323,7 +403,7 @@ describe('evenness', () => {
     const larger = { ...EVEN_SIZES, crown: 1.35 };
     expect(even(60, { sizes: larger }).loadCv).toBeLessThan(0.005);
     expect(evennessOf(laid(60, { sizes: larger }), loadFor(EVEN_SIZES)).loadCv).toBeGreaterThan(0.05);
-    const recipe = generateRecipe(specOf(18));
+    const recipe = generateRecipe(aPartingSpec(18));
     const panel = recipe.panels[0]!;
     const squeezed = layOut({
       ...recipe,

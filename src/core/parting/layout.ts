@@ -3,7 +3,7 @@ import { remembered } from '../remembered';
 import { framePoint, type ChartPoint, type FramePoint } from '../sphere/crown-chart';
 import { hairlinePolygon } from '../sphere/hairline';
 import { clipPolygon, polygonArea, polygonCentroid, type CutFrame } from '../sphere/polygon';
-import { PANELS, panelOf, zoneOfPanel, type PanelId } from './panel';
+import { isBesidePart, PANELS, panelOf, zoneOfPanel, type PanelId } from './panel';
 import { partAcross } from './part-line';
 import { bandOf } from './plan-panel';
 import { editCells, type Cell } from './recipe-edits';
@@ -118,7 +118,7 @@ const freePanelCells = remembered((panel: PartingRecipe['panels'][number]) => pa
 
 /** The worn part as a line, from the back end of the panels beside it to the face. */
 function partLineOf(recipe: PartingRecipe, part: (t: number) => number): ChartPoint[] | null {
-  const beside = recipe.panels.filter(({ id }) => PANELS[id].side !== null);
+  const beside = recipe.panels.filter(({ id }) => isBesidePart(id));
   if (beside.length === 0) return null;
   const from = Math.min(...beside.map(({ rowLines: t }) => t[0]!));
   const region = panelOf(beside[0]!.id, from, Infinity, part);
@@ -128,30 +128,32 @@ function partLineOf(recipe: PartingRecipe, part: (t: number) => number): ChartPo
     .sort((a, b) => a.y - b.y);
 }
 
-const sideOf = (x: number, middle: number): LaidSection['side'] =>
-  x < -middle ? 'left' : x > middle ? 'right' : 'middle';
+const sideOf = (x: number): LaidSection['side'] => (x < -MIDDLE ? 'left' : x > MIDDLE ? 'right' : 'middle');
+
+/** The half of a trial that a section lies in: beside its part, or where its middle is. */
+const halfOf = (panel: PanelId, x: number): 'left' | 'right' =>
+  PANELS[panel].side ?? (x < 0 ? 'left' : 'right');
 
 /**
- * Sections of a half-head trial in turns: one of the client's left, then its mirror image on the right, so that
- * both sides wait equally long. What has no mirror image any more comes last.
+ * Sections of a half-head trial in turns: one of the first side, then its mirror image on the other, so that both
+ * sides wait equally long. What has no mirror image, as beside a part on one side, comes last.
  *
  * @source parting-map §4.7
  */
-function inTurns(cells: readonly Cell[]): Cell[] {
+function inTurns(cells: readonly Cell[], first: 'left' | 'right'): Cell[] {
   const placed = cells.map((cell) => ({ cell, at: polygonCentroid(cell.outline) }));
-  const right = placed.filter(({ at }) => at.x >= 0);
-  const turns = placed
-    .filter(({ at }) => at.x < 0)
-    .flatMap(({ cell, at }) => {
-      const far = (other: ChartPoint) => Math.hypot(other.x + at.x, other.y - at.y);
-      const twin = right.reduce<(typeof right)[number] | null>(
-        (best, candidate) => (best && far(best.at) <= far(candidate.at) ? best : candidate),
-        null,
-      );
-      if (twin) right.splice(right.indexOf(twin), 1);
-      return twin ? [cell, twin.cell] : [cell];
-    });
-  return [...turns, ...right.map(({ cell }) => cell)];
+  const isFirst = ({ cell, at }: (typeof placed)[number]) => halfOf(cell.panel, at.x) === first;
+  const others = placed.filter((one) => !isFirst(one));
+  const turns = placed.filter(isFirst).flatMap(({ cell, at }) => {
+    const far = (other: ChartPoint) => Math.hypot(other.x + at.x, other.y - at.y);
+    const twin = others.reduce<(typeof others)[number] | null>(
+      (best, candidate) => (best && far(best.at) <= far(candidate.at) ? best : candidate),
+      null,
+    );
+    if (twin) others.splice(others.indexOf(twin), 1);
+    return twin ? [cell, twin.cell] : [cell];
+  });
+  return [...turns, ...others.map(({ cell }) => cell)];
 }
 
 /** Sides that stand for themselves change turns; panels beside the part come smaller side first as it is. */
@@ -174,6 +176,9 @@ function fromTheRight(cells: readonly Cell[], panels: readonly PanelId[]): Cell[
     .map(({ cell }) => cell);
 }
 
+/** What the halves of a trial are called: the client's left and right. */
+const TRIAL_PRODUCT = { left: 'A', right: 'B' } as const;
+
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 
 /** Which way a section is wound by a pattern. */
@@ -189,21 +194,22 @@ export function layOut(recipe: PartingRecipe, winding: WindingPatternId = 'usual
   const part = recipe.part.points.length > 1 ? partAcross(recipe.part.points) : () => 0;
   const { cells, unplaced } = editCells(
     recipe.panels.flatMap((panel) =>
-      PANELS[panel.id].side === null ? freePanelCells(panel) : panelCells(panel, part),
+      isBesidePart(panel.id) ? panelCells(panel, part) : freePanelCells(panel),
     ),
     recipe,
   );
   const isLanes = recipe.pattern === 'lanes-back';
   const rowsOf = new Map(recipe.panels.map((panel) => [panel.id, panel.cuts.length]));
-  const isTrial = recipe.part.kind === 'half-head';
-  const ordered = isTrial
-    ? inTurns(cells)
-    : recipe.part.kind === 'right' || recipe.part.kind === 'curved-right'
+  const isTrial = recipe.trial;
+  const first = recipe.part.kind === 'right' || recipe.part.kind === 'curved-right' ? 'right' : 'left';
+  const fromFirst =
+    first === 'right'
       ? fromTheRight(
           cells,
           recipe.panels.map(({ id }) => id),
         )
       : cells;
+  const ordered = isTrial ? inTurns(fromFirst, first) : fromFirst;
   const sections = ordered.map(({ key, panel, row, col, outline, area, frame }, i): LaidSection => {
     const centroid = polygonCentroid(outline);
     const place = framePoint(centroid);
@@ -215,7 +221,7 @@ export function layOut(recipe: PartingRecipe, winding: WindingPatternId = 'usual
       row,
       col,
       zone: zoneOfPanel(panel) ?? zoneAt(place),
-      side: sideOf(centroid.x, isTrial ? 0 : MIDDLE),
+      side: isTrial ? halfOf(panel, centroid.x) : sideOf(centroid.x),
       quadrant: `${place.t < EAR_LINE_T ? 'back' : 'front'}-${centroid.x <= 0 ? 'left' : 'right'}`,
       share: area / SCALP_AREA,
       centroid,
@@ -224,7 +230,7 @@ export function layOut(recipe: PartingRecipe, winding: WindingPatternId = 'usual
       winding: marked
         ? WINDING[marked]
         : windingBy(winding, turnsFromFace(outline), centroid.x, (row + col) % 2 === 0),
-      product: recipe.marks[key]?.product ?? (isTrial ? (centroid.x < 0 ? 'A' : 'B') : null),
+      product: recipe.marks[key]?.product ?? (isTrial ? TRIAL_PRODUCT[halfOf(panel, centroid.x)] : null),
       spine: isLanes && rowsOf.get(panel) === 1 && frame ? spineOf(outline) : null,
     };
   });

@@ -9,12 +9,14 @@ import { RADIAL_FRAME, radialScalp } from './radial-frame';
 interface PanelShape {
   readonly across: 'all' | 'strip' | 'left-zone' | 'right-zone';
   readonly side: 'left' | 'right' | null;
+  /** Its side ends at the middle of the head, not at the part that is worn. */
+  readonly isHalf?: boolean;
   readonly isRadial?: boolean;
 }
 
 /**
  * Every panel that a head can be cut into, by the id that recipes use. `t` limits come from the recipe's own
- * row lines. Ids that end in L or R lie beside the part (BL and BR beside the back centre line).
+ * row lines. Ids that end in L or R lie beside the part; BL and BR are halves of the back, for a trial.
  */
 export const PANELS = {
   W: { across: 'all', side: null },
@@ -22,6 +24,8 @@ export const PANELS = {
   L: { across: 'all', side: 'left' },
   R: { across: 'all', side: 'right' },
   B: { across: 'all', side: null },
+  BL: { across: 'all', side: 'left', isHalf: true },
+  BR: { across: 'all', side: 'right', isHalf: true },
   F: { across: 'all', side: null },
   FL: { across: 'all', side: 'left' },
   FR: { across: 'all', side: 'right' },
@@ -67,6 +71,14 @@ export interface Panel {
   readonly frame: CutFrame;
 }
 
+const middle = () => 0;
+
+/** Whether a panel ends at the part that is worn. */
+export const isBesidePart = (id: PanelId): boolean => {
+  const shape: PanelShape = PANELS[id];
+  return shape.side !== null && !shape.isHalf;
+};
+
 /** Farthest row coordinates of the scalp. */
 export const BACKMOST = Math.min(...SCALP.map((point) => point.t));
 export const FOREMOST = Math.max(...SCALP.map((point) => point.t));
@@ -91,7 +103,7 @@ export function panelOf(id: PanelId, fromT: number, toT: number, part: (t: numbe
     polygon = clipPolygon(clipPolygon(polygon, 'f', side, 'below'), 'f', -side, 'above');
   }
   if (shape.side === null) return { id, polygon, frame: ROW_FRAME };
-  const frame = sideFrame(part, shape.side);
+  const frame = sideFrame(shape.isHalf ? middle : part, shape.side);
   return {
     id,
     polygon: clipPolygon(polygon.map(frame.from), 'f', 0, shape.side === 'left' ? 'below' : 'above', frame),

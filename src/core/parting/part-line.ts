@@ -22,7 +22,6 @@ export const PART_POINTS: Readonly<Record<PartLine, PartPoints | null>> = {
   'curved-left': toLeft(CURVED),
   'curved-right': CURVED,
   'half-up': null,
-  'half-head': [[1.6, 0], [-1.7, 0]],
 }; // prettier-ignore
 
 /** Where a part runs across, at any `t`. */

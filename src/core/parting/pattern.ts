@@ -2,6 +2,13 @@
 export const PARTING_PATTERNS = ['rows', 'brick', 'radial', 'lanes-back', 'lanes-side'] as const;
 export type PartingPattern = (typeof PARTING_PATTERNS)[number];
 
+/** Patterns that run in rows from ear to ear, so that rows can be counted. */
+export const inRows = (pattern: PartingPattern): boolean => pattern === 'rows' || pattern === 'brick';
+
+/** Whether a part leaves more hair on one side. */
+export const dividesAside = (part: PartLine): boolean =>
+  part !== 'none' && part !== 'centre' && part !== 'half-up';
+
 /** Which way the style is parted for wearing. */
 export const PART_LINES = [
   'none',
@@ -11,7 +18,6 @@ export const PART_LINES = [
   'curved-left',
   'curved-right',
   'half-up',
-  'half-head',
 ] as const;
 export type PartLine = (typeof PART_LINES)[number];
 
@@ -33,5 +39,4 @@ export const PART_LABEL: Readonly<Record<PartLine, string>> = {
   'curved-left': 'Curved left part',
   'curved-right': 'Curved right part',
   'half-up': 'Half up',
-  'half-head': 'Half-head trial',
 };

@@ -161,6 +161,7 @@ function rowsOf(
   pattern: PartingPattern,
   aspect: number,
   load: LoadOf,
+  rowCount: number | undefined,
 ): readonly number[] {
   switch (pattern) {
     case 'lanes-back':
@@ -168,16 +169,17 @@ function rowsOf(
     case 'lanes-side':
       return Array.from({ length: count }, () => 1);
     case 'rows':
-      return planRows(keptProfile(panel, load), count, aspect, alignedJoints);
+      return planRows(keptProfile(panel, load), count, aspect, alignedJoints, rowCount);
     case 'brick':
     case 'radial':
-      return planRows(keptProfile(panel, load), count, aspect, brickJoints);
+      return planRows(keptProfile(panel, load), count, aspect, brickJoints, rowCount);
   }
 }
 
 /**
  * Cuts a panel into `count` sections of equal load, in rows that suit its shape.
  *
+ * @param rowCount rows that are asked for, in patterns that run in rows
  * @source parting-map §4.3–4.6
  */
 export const planPanel = (
@@ -186,7 +188,8 @@ export const planPanel = (
   pattern: PartingPattern,
   aspect: number,
   load: LoadOf,
-): PanelLines => cutPanel(panel, rowsOf(panel, count, pattern, aspect, load), load);
+  rowCount?: number,
+): PanelLines => cutPanel(panel, rowsOf(panel, count, pattern, aspect, load, rowCount), load);
 
 /** Cuts a panel into rows of these many sections, from the back, all of equal load. */
 export function cutPanel(panel: Panel, rows: readonly number[], load: LoadOf): PanelLines {

@@ -15,6 +15,8 @@ export interface PartingRecipe {
   readonly circumferenceCm: number;
   readonly pattern: PartingPattern;
   readonly part: { readonly kind: PartLine; readonly points: PartPoints };
+  /** Two halves are compared: the client's left and right. */
+  readonly trial: boolean;
   /** In working order. */
   readonly panels: readonly RecipePanel[];
   /** Sections cut once more along a line of their panel. */

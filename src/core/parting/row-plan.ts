@@ -36,6 +36,8 @@ export const alignedJoints: JointCost = (size, last) => 0.05 * Math.min(4, Math.
 const ROW_SLACK = 2.5;
 /** A row never holds more than so many sections more or fewer than the one before: so large a step costs too much. */
 const MOST_STEP = 10;
+/** A row of an asked number holds at most so many times its even share. */
+const ASKED_SLACK = 3;
 
 /**
  * How many sections each row holds, back row first, so that sections come as near the wanted
@@ -43,10 +45,18 @@ const MOST_STEP = 10;
  *
  * @param count sections in the panel, from 1
  * @param aspect wanted width over height on the head, 1 for square
+ * @param rowCount rows that are asked for; as many as suit when left out, and never more than sections
  * @source dynamic programming over row ends; costs of parting-map §4.3
  */
-export function planRows(profile: RowProfile, count: number, aspect: number, joint: JointCost): number[] {
+export function planRows(
+  profile: RowProfile,
+  count: number,
+  aspect: number,
+  joint: JointCost,
+  rowCount?: number,
+): number[] {
   if (count === 1) return [1];
+  const asked = rowCount === undefined ? null : Math.min(rowCount, count);
   const totalLoad = profile.loadBehind.at(-1)!;
   const each = totalLoad / count;
   const eachArea = profile.areaBehind.at(-1)! / count;
@@ -55,7 +65,10 @@ export function planRows(profile: RowProfile, count: number, aspect: number, joi
   );
   const areaAt = rowEnd.map((t) => interpolate(profile.t, profile.areaBehind, t));
   const widest = Math.max(...profile.lineLength);
-  const most = Math.max(1, Math.min(count, Math.ceil((ROW_SLACK * widest) / Math.sqrt(eachArea * aspect))));
+  const most =
+    asked === null
+      ? Math.max(1, Math.min(count, Math.ceil((ROW_SLACK * widest) / Math.sqrt(eachArea * aspect))))
+      : Math.min(count, ASKED_SLACK * Math.ceil(count / asked));
 
   const rowCost = (from: number, size: number) => {
     const [low, high] = [rowEnd[from]!, rowEnd[from + size]!];
@@ -68,44 +81,54 @@ export function planRows(profile: RowProfile, count: number, aspect: number, joi
     return size * (Math.log(width / height) - Math.log(aspect)) ** 2;
   };
 
-  // best[k][m]: lowest cost of rows that end after k sections, the last holding m; `before` is the row before it.
+  // best[r][k][m]: lowest cost of rows that end after k sections, the last holding m; `before` is the row before it.
+  // Rows are only told apart where their number is asked for; else all of them share one layer.
   const stride = most + 1;
-  const best = new Float64Array((count + 1) * stride).fill(Infinity);
-  const before = new Int16Array((count + 1) * stride);
+  const layers = asked ?? 1;
+  const at = (layer: number, end: number, size: number) => (layer * (count + 1) + end) * stride + size;
+  const best = new Float64Array(at(layers, 0, 0)).fill(Infinity);
+  const before = new Int16Array(best.length);
+  const layerBefore = (layer: number) => (asked === null ? layer : layer - 1);
   const jointOf = new Float64Array(stride * stride);
   for (let size = 1; size <= most; size++) {
     for (let last = 1; last <= most; last++) jointOf[size * stride + last] = size * joint(size, last);
   }
-  for (let end = 1; end <= count; end++) {
-    for (let size = 1; size <= Math.min(most, end); size++) {
-      const start = end - size;
-      const alone = rowCost(start, size);
-      const at = end * stride + size;
-      if (start === 0) {
-        best[at] = alone;
-        continue;
-      }
-      const longest = Math.min(most, start, size + MOST_STEP);
-      for (let last = Math.max(1, size - MOST_STEP); last <= longest; last++) {
-        const reached = best[start * stride + last]!;
-        if (reached === Infinity) continue;
-        const cost = reached + alone + jointOf[size * stride + last]!;
-        if (cost < best[at]!) {
-          best[at] = cost;
-          before[at] = last;
+  for (let layer = 0; layer < layers; layer++) {
+    for (let end = 1; end <= count; end++) {
+      for (let size = 1; size <= Math.min(most, end); size++) {
+        const start = end - size;
+        const here = at(layer, end, size);
+        if (start === 0) {
+          if (layer === 0) best[here] = rowCost(start, size);
+          continue;
+        }
+        const from = layerBefore(layer);
+        if (from < 0) continue;
+        const alone = rowCost(start, size);
+        const longest = Math.min(most, start, size + MOST_STEP);
+        for (let last = Math.max(1, size - MOST_STEP); last <= longest; last++) {
+          const reached = best[at(from, start, last)]!;
+          if (reached === Infinity) continue;
+          const cost = reached + alone + jointOf[size * stride + last]!;
+          if (cost < best[here]!) {
+            best[here] = cost;
+            before[here] = last;
+          }
         }
       }
     }
   }
 
+  let layer = layers - 1;
   let size = 1;
-  for (let m = 1; m <= most; m++) if (best[count * stride + m]! < best[count * stride + size]!) size = m;
+  for (let m = 1; m <= most; m++) if (best[at(layer, count, m)]! < best[at(layer, count, size)]!) size = m;
   const rows: number[] = [];
   for (let end = count; end > 0;) {
     rows.unshift(size);
-    const last = before[end * stride + size]!;
+    const last = before[at(layer, end, size)]!;
     end -= size;
     size = last;
+    layer = layerBefore(layer);
   }
   return rows;
 }

@@ -51,10 +51,11 @@ function oracleHead({ uncertain: u }: DryingBasis, index: number): OracleHead {
   const classes = handPartedClasses(u.zones, (zone) => ({
     density,
     startMoisture: startMoistureOf(u, zone, room, pickUp, water),
+    filmResistanceSM: u.filmResistanceSM[zone]!,
     largestQuantile: rng(),
   }));
   const { dryAfterH } = dryRun({
-    classes, room, steps: u.steps, porosityFactor: u.porosityFactor, startMoisture: 0, filmResistanceSM: u.filmResistanceSM,
+    classes, room, steps: u.steps, porosityFactor: u.porosityFactor, startMoisture: 0, filmResistanceSM: 0,
     rate: u.rate.median * ln(u.rate.lnSd), horizonH: HORIZON_H, supply: { movement, hotAirK: s.hotAirK * normal() },
     stepScale: 2.4, timesOnly: true, untilDry: true,
   }); // prettier-ignore

@@ -39,6 +39,7 @@ import { quantiles } from '../stats/quantile';
 import type { Spread } from '../stats/spread';
 import { techniqueOf } from '../techniques';
 import type { Brief, ZoneSet } from '../brief/brief';
+import { onZone } from './dosing';
 import type { SectionPlan } from './section-forecasts';
 import { planWaiting, type WaitingPlan } from './waiting-plan';
 
@@ -169,19 +170,19 @@ export function readyToDry(
   known?: { readonly waiting: WaitingPlan },
 ): ReadyToDry {
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
-  const dryMass = sections.reduce((sum, section) => sum + section.dryMassG, 0);
   const room = dryingRoom(brief.room);
   const waiting = known?.waiting ?? planWaiting(brief, sections, room);
   const zones = zoneSections(brief, sections, waiting);
+  const layers = zones.map(({ zone }) => onZone(doses, zone, sections));
   const uncertain: UncertainDrying = {
     zones,
     room,
     steps: thenInAir(brief.drying),
     porosityFactor,
-    filmResistanceSM: filmResistanceSM(doses, dryMass),
+    filmResistanceSM: layers.map((onIt) => filmResistanceSM(onIt, 1)),
     startState: brief.set.startState,
     lostWaiting: zones.map(({ zone }) => waiting.lostWaiting(zone)),
-    productWaterPerG: productWaterPerG(doses, dryMass),
+    productWaterPerG: layers.map((onIt) => productWaterPerG(onIt, 1)),
     blotted: brief.set.blotted,
     movement: brief.room.closed ? airAtHair.value.closedMovement : 1,
     rate: brief.dryingRate,
@@ -198,13 +199,14 @@ const likeliest = (what: UncertainDrying) => ({
   classes: handPartedClasses(what.zones, (i) => ({
     density: 1,
     startMoisture: startMoistureOf(what, i, what.room),
+    filmResistanceSM: what.filmResistanceSM[i] ?? 0,
     largestQuantile: 0.5,
   })),
   room: what.room,
   steps: what.steps,
   porosityFactor: what.porosityFactor,
   startMoisture: 0,
-  filmResistanceSM: what.filmResistanceSM,
+  filmResistanceSM: 0,
   supply: { movement: what.movement, hotAirK: 0 },
 });
 

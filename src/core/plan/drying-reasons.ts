@@ -47,7 +47,7 @@ export function dryingReasons(
     [
       'product',
       'the products and the water in them',
-      set.layers.length > 0 ? { productWaterPerG: 0, filmResistanceSM: 0 } : null,
+      set.layers.length > 0 ? { productWaterPerG: [], filmResistanceSM: [] } : null,
     ],
     [
       'start-state',

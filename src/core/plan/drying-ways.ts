@@ -39,8 +39,7 @@ export function dryingWays(brief: Brief, layout: Layout): DryingWay[] {
   const { air, bonnet, diffuser } = dryingMethods;
   const hood = isTender ? dryingMethods['hood-cool'] : dryingMethods['hood-warm'];
   const sections = planSections(brief, layout);
-  const dryMassG = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  const layers = dosesOf(brief, dryMassG).map(({ layer }) => layer);
+  const layers = dosesOf(brief, sections).map(({ layer }) => layer);
   const ways: readonly (readonly [DryingWay['id'], string, readonly DryingStep[]])[] = [
     ['air', 'Air', [until(air)]],
     ['overnight', 'Overnight', [until(bonnet, NIGHT_H), until(air)]],

@@ -17,7 +17,7 @@ import type { ToolFit } from '../techniques/rod-fit';
 import { toolKinds, type ToolKindId, type ToolShort } from '../techniques/tool-kind';
 import type { Reason } from '../wear/reason';
 import type { Brief } from '../brief/brief';
-import { dosesOf } from './dosing';
+import { dosesOf, dryMassOf, onZone, sectionsUnder } from './dosing';
 import type { Dose } from '../products/dose';
 import {
   dampAtTakedown,
@@ -69,15 +69,23 @@ export function forecastBasis(asked: Brief, layout: Layout): ForecastBasis {
   const sections = planSections(asked, layout);
   const unknown = unknownSpread(asked, sections);
   const brief = withUnknown(asked, unknown);
-  const dryMassG = sum(sections, (section) => section.dryMassG);
-  const doses = dosesOf(brief, dryMassG);
+  const doses = dosesOf(brief, sections);
   const ready = readyToDry(
     brief,
     sections,
     doses.map((dose) => dose.layer),
   );
   const day = plannedDay(brief, sections, ready);
-  return { brief, layout, sections, unknown, dryMassG, doses, day, drying: dryingBasis(ready, day.steps) };
+  return {
+    brief,
+    layout,
+    sections,
+    unknown,
+    dryMassG: dryMassOf(sections),
+    doses,
+    day,
+    drying: dryingBasis(ready, day.steps),
+  };
 }
 
 const fitsOf = (sections: readonly SectionPlan[]): ToolFit[] =>
@@ -106,7 +114,7 @@ function toolPlan(brief: Brief, sections: readonly SectionPlan[]): PlanFile['too
     layers: fullest.layers,
     fits: fits.every((fit) => fit.fits),
     smallestFittingDiameterMm: Math.max(...fits.map((fit) => fit.smallestFittingMm)),
-    needed: onTool.length,
+    needed: onTool.filter(({ tool: taken }) => taken?.diameterMm === tool.diameterMm).length,
     owned: tool.owned,
     monthsUntilOutgrown: Math.min(...fits.map((fit) => fit.monthsUntilOutgrown.fast)),
   };
@@ -182,6 +190,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
   const damp = dampAtTakedown(drying, takedownAfterH);
   const { outcome: result, seen } = plannedResult(basis, damp);
   const verdicts = zoneVerdicts(brief, sections);
+  const layers = doses.map(({ layer }) => layer);
   const tool = toolPlan(brief, sections);
 
   const plan: PlanFile = {
@@ -225,7 +234,8 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     doses: doses.map((dose) => ({
       role: dose.layer.role,
       grams: dose.layer.grams,
-      gramsPerSection: dose.layer.grams / sections.length,
+      gramsPerSection: dose.layer.grams / Math.max(1, sectionsUnder(dose.layer, sections).length),
+      ...(dose.layer.zones ? { zones: [...dose.layer.zones] } : {}),
       recommendedGrams: dose.recommendedG,
       amount: dose.verdict,
       inHands: dose.inHands,
@@ -271,7 +281,11 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         fullestFit: techniqueOf(brief.set.technique).tool ? fullestFit(sections) : null,
         toolsShort: toolsShort(toolSizes(sections)),
         doses,
-        productPerG: sum(doses, (dose) => dose.layer.grams) / dryMassG,
+        productPerG: Math.max(
+          ...[...new Set(sections.map(({ zone }) => zone))].map((zone) =>
+            sum(onZone(layers, zone, sections), ({ grams }) => grams),
+          ),
+        ),
         zones: verdicts,
         stretch: seen.result.stretch,
         tightestKnot: tightestKnot(sections),

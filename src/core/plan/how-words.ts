@@ -1,8 +1,10 @@
 import { afterwards } from '../coefficients/afterwards';
 import { fastened } from '../coefficients/fastened';
 import type { Brief } from '../brief/brief';
+import { ZONE_LABEL, type Zone } from '../hair/zone';
 import { windingPatterns } from '../parting/winding';
 import { productRoles } from '../products';
+import type { Layer } from '../products/layer';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { KNOT_PREPARED } from '../techniques/knot-way';
 import { capitalised, listed, plural } from '../words/words';
@@ -30,7 +32,7 @@ export function workedWords({ set: { knot, fastened: closed } }: Done, id: Techn
 }
 
 /** Layers that are mixed in the hand with the one before: "Gel and cream mixed in the hand". */
-export function inHandWords({ set: { layers } }: Done): string[] {
+export function inHandWords(layers: readonly Layer[]): string[] {
   return layers.flatMap((layer, i) => {
     const before = layers[i - 1];
     return layer.inHand && before
@@ -40,6 +42,10 @@ export function inHandWords({ set: { layers } }: Done): string[] {
       : [];
   });
 }
+
+/** Where a layer goes that does not go everywhere: "front and crown only". */
+export const zonesOnly = (zones: readonly Zone[]): string =>
+  `${listed(zones.map((zone) => ZONE_LABEL[zone]))} only`;
 
 /** What goes on once it is taken down; empty where nothing does. */
 export const afterWords = ({ wear }: Done): string =>

@@ -10,6 +10,8 @@ export function partingSpec({ head, set, zones, parting }: Brief): PartingSpec {
     count: set.sections,
     pattern: parting.pattern,
     part: parting.part,
+    trial: parting.trial,
+    backRows: parting.backRows,
     aspect: techniqueOf(set.technique).sectionAspect,
     sizes: parting.sizes,
     own: Object.fromEntries(

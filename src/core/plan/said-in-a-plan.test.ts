@@ -86,7 +86,7 @@ describe('what can be said in a plan', () => {
     });
     expect(workedWords(brief, 'flexible-rod-set')).toEqual(['Rods folded in at both ends']);
     expect(workedWords(brief, 'braid')).toEqual([]);
-    expect(inHandWords(brief)).toEqual(['Cream and gel mixed in the hand, section by section']);
+    expect(inHandWords(brief.set.layers)).toEqual(['Cream and gel mixed in the hand, section by section']);
     expect(afterWords(brief)).toBe('Then oil that breaks the cast and edge product, edges only');
     expect(windingWords(brief)).toBe('Wound: all away from the face');
     expect(brief.note).toBe('Mind the left temple.');

@@ -10,14 +10,14 @@ import {
   sectionTakedownMin,
   type InstallParts,
 } from '../hands-on/install-time';
-import type { Layout } from '../parting/layout';
+import type { LaidSection, Layout } from '../parting/layout';
 import type { Quadrant } from '../parting/quadrant';
 import type { HairInSet } from '../techniques/bundle';
 import { bundleOf, type BundleSource } from '../techniques/bundle-of';
 import { withEndRod } from '../techniques/end-rod';
 import type { SetForm } from '../techniques/technique';
 import { techniqueOf } from '../techniques';
-import type { Brief, PlannedTool } from '../brief/brief';
+import type { Brief, PlannedSize, PlannedTool } from '../brief/brief';
 
 /** What is worked out for each section of a plan. */
 export interface SectionPlan {
@@ -31,8 +31,8 @@ export interface SectionPlan {
   readonly dryMassG: number;
   readonly bundle: HairInSet;
   readonly form: SetForm;
-  /** Its tool: the zone's, in the size that was decided for this section by hand. */
-  readonly tool: PlannedTool | null;
+  /** Its tool: the zone's, in the size whose turn it is or that was decided for this section by hand. */
+  readonly tool: PlannedSize | null;
   /** Minutes at the brief's pace. */
   readonly installMin: number;
   /** What they go into, at pace 1. */
@@ -53,9 +53,18 @@ export const sourceOf = ({ head, set }: Brief, zone: Zone, sectionCm2: number): 
   knot: set.knot,
 });
 
+/** A size of tool as marks of a parting name it. */
+const markOf = ({ kind, diameterMm }: PlannedSize) => `${kind}-${diameterMm}`;
+
+/** The size that a section takes by its place, where two take turns along a row. */
+function turnOf(tool: PlannedTool | null, { row, col }: LaidSection): string | undefined {
+  return tool?.alternate && (row + col) % 2 === 1 ? markOf(tool.alternate) : undefined;
+}
+
 /** A tool in the size that a mark names, as in `rod-19`; as it is where the mark is for another kind, or none. */
-function toolAsMarked(tool: PlannedTool | null, mark: string | undefined): PlannedTool | null {
+function toolAsMarked(tool: PlannedTool | null, mark: string | undefined): PlannedSize | null {
   if (!tool || !mark) return tool;
+  if (tool.alternate && mark === markOf(tool.alternate)) return tool.alternate;
   const at = mark.lastIndexOf('-');
   const diameterMm = Number(mark.slice(at + 1));
   if (mark.slice(0, at) !== tool.kind || !(diameterMm > 0) || diameterMm === tool.diameterMm) return tool;
@@ -72,12 +81,13 @@ function sectionWork(
   const { head, set } = brief;
   const pace = brief.pace.median;
   const work = (zone: Zone, areaCm2: number, toolMark: string | undefined): SharedPlan => {
-    const zoneSet = { ...brief.zones[zone], tool: toolAsMarked(brief.zones[zone].tool, toolMark) };
+    const zoneSet = brief.zones[zone];
+    const tool = toolAsMarked(zoneSet.tool, toolMark);
     const technique = techniqueOf(zoneSet.technique);
     const bundle = bundleOf(technique, sourceOf(brief, zone, areaCm2));
     const { hairCount } = bundle;
     const lengthCm = head.stretchedLengthCm[zone];
-    const form = technique.form(bundle, technique.tool ? zoneSet.tool : null);
+    const form = technique.form(bundle, technique.tool ? tool : null);
     const one = { ...set, ...zoneSet, technique, hairCount, lengthCm };
     const installParts = sectionInstallParts(one);
     return {
@@ -86,8 +96,8 @@ function sectionWork(
       lengthCm,
       dryMassG: dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm)),
       bundle,
-      tool: zoneSet.tool,
-      form: zoneSet.tool?.kind === 'end-rod' ? withEndRod(form, bundle, zoneSet.tool) : form,
+      tool,
+      form: tool?.kind === 'end-rod' ? withEndRod(form, bundle, tool) : form,
       installMin: pace * INSTALL_PARTS.reduce((sum, part) => sum + installParts[part], 0),
       installParts,
       takedownMin: pace * sectionTakedownMin(one),
@@ -108,8 +118,11 @@ export function sectionsOn(brief: Brief, sections: readonly SectionPlan[], areaS
   const work = sectionWork(brief);
   return sections.map((section) => {
     const areaCm2 = section.areaCm2 * areaScale;
-    const mark = section.tool ? `${section.tool.kind}-${section.tool.diameterMm}` : undefined;
-    return { ...section, ...work(section.zone, areaCm2, mark), areaCm2 };
+    return {
+      ...section,
+      ...work(section.zone, areaCm2, section.tool ? markOf(section.tool) : undefined),
+      areaCm2,
+    };
   });
 }
 
@@ -119,7 +132,8 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   const work = sectionWork(brief);
   return layout.sections.map((section) => {
     const areaCm2 = section.share * scalp;
-    const toolMark = layout.recipe.marks[section.key]?.tool;
+    const toolMark =
+      layout.recipe.marks[section.key]?.tool ?? turnOf(brief.zones[section.zone].tool, section);
     return {
       ...work(section.zone, areaCm2, toolMark),
       number: section.number,

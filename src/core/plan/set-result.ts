@@ -5,6 +5,7 @@ import { curlAfterTakedown, type VisibleCurl } from '../curl/after-takedown';
 import { coilMm } from '../hair/unknown';
 import { ZONES, type Zone } from '../hair/zone';
 import { productRoles } from '../products';
+import { goesOn } from '../products/layer';
 import { techniqueOf } from '../techniques';
 import { clamp } from '../units/clamp';
 import { daysPresentable, lnDaysPresentable, type DaysPresentable } from '../wear/days';
@@ -97,7 +98,7 @@ export function setFacts(
   };
 }
 
-/** A section that stands for its zone, and how much of the head's hair that is. */
+/** A section that stands for those of its zone on its size of tool, and how much of the head's hair that is. */
 interface Sample {
   readonly section: SectionPlan;
   readonly share: number;
@@ -125,6 +126,32 @@ function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDay
   });
 }
 
+/** Sections by the size of tool they take. */
+function bySize(sections: readonly SectionPlan[]): SectionPlan[][] {
+  const groups = new Map<number | null, SectionPlan[]>();
+  for (const section of sections) {
+    const diameterMm = section.tool?.diameterMm ?? null;
+    groups.set(diameterMm, [...(groups.get(diameterMm) ?? []), section]);
+  }
+  return [...groups.values()];
+}
+
+/** Means of each zone over the samples that stand for it. */
+function byZone(samples: readonly Sample[], of: (sample: number) => number): Partial<Record<Zone, number>> {
+  const share = new Map<Zone, number>();
+  const sum = new Map<Zone, number>();
+  samples.forEach((sample, i) => {
+    const { zone } = sample.section;
+    share.set(zone, (share.get(zone) ?? 0) + sample.share);
+    sum.set(zone, (sum.get(zone) ?? 0) + sample.share * of(i));
+  });
+  return Object.fromEntries([...sum].map(([zone, total]) => [zone, total / share.get(zone)!]));
+}
+
+/** Doses of the layers that a group of zones gets. */
+const dosesOn = (doses: readonly Dose[], { zones }: ZoneGroup): Dose[] =>
+  doses.filter(({ layer }) => goesOn(layer, zones[0]!));
+
 /**
  * Look, life and fading of a set, over all its groups of zones.
  *
@@ -138,14 +165,13 @@ export function resultOf(
   damp: number,
   lastDay = MOST_DAYS,
 ): SetResult {
-  const hold = strongestHold(doses);
   const headHairs = groups.reduce(
     (sum, group) => sum + group.sections.reduce((hairs, s) => hairs + s.hairCount, 0),
     0,
   );
   const parts = groups.map((group) => ({
     ...group,
-    facts: setFacts(brief, group, hold, headHairs, damp),
+    facts: setFacts(brief, group, strongestHold(dosesOn(doses, group)), headHairs, damp),
   }));
   const look = (terms: typeof definitionTerms) =>
     lookOf(parts.map(({ share, facts }) => ({ share, look: terms(facts) })));
@@ -155,12 +181,13 @@ export function resultOf(
   const days = daysPresentable(parts.map(({ share, facts }) => ({ share, days: lnDaysPresentable(facts) })));
 
   const samples = parts.flatMap(({ facts, sections }): Sample[] =>
-    ZONES.flatMap((zone) => {
-      const inZone = sections.filter((section) => section.zone === zone);
-      if (!inZone[0]) return [];
-      const hairs = inZone.reduce((sum, section) => sum + section.hairCount, 0);
-      return [{ section: inZone[0], share: hairs / headHairs, facts }];
-    }),
+    ZONES.flatMap((zone) =>
+      bySize(sections.filter((section) => section.zone === zone)).map((alike) => ({
+        section: alike[0]!,
+        share: alike.reduce((sum, section) => sum + section.hairCount, 0) / headHairs,
+        facts,
+      })),
+    ),
   );
   const night = nightOf(parts[0]!.facts);
   const firstCurls = samples.map((sample) => curlOn(brief, sample, 0, days.p50));
@@ -177,12 +204,8 @@ export function resultOf(
       volume: clamp(volume.value + night.volume * day + c.fadedVolume * gone, 0, 10),
       curlDiameterMm: mean((curl) => curl.diameterMm),
       stretch: mean((curl) => curl.stretch),
-      visibleLengthCm: Object.fromEntries(
-        samples.map(({ section }, i) => [section.zone, curls[i]!.visibleMm / 10]),
-      ),
-      zoneCurlDiameterMm: Object.fromEntries(
-        samples.map(({ section }, i) => [section.zone, curls[i]!.diameterMm]),
-      ),
+      visibleLengthCm: byZone(samples, (i) => curls[i]!.visibleMm / 10),
+      zoneCurlDiameterMm: byZone(samples, (i) => curls[i]!.diameterMm),
     };
   };
   const meanFirst = (of: (curl: VisibleCurl) => number) =>

@@ -38,8 +38,7 @@ const LEAST_DRY_H = 0.25;
 
 /** What a set comes to on a head, in the figures whose ranges hang on it. */
 function figuresOn(brief: Brief, sections: readonly SectionPlan[]): UnknownSpread {
-  const dryMassG = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-  const doses = dosesOf(brief, dryMassG);
+  const doses = dosesOf(brief, sections);
   const ready = readyToDry(
     brief,
     sections,

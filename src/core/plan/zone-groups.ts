@@ -1,8 +1,9 @@
 import { ZONES, type Zone } from '../hair/zone';
 import type { Brief, ZoneSet } from '../brief/brief';
+import { goesOn } from '../products/layer';
 import type { SectionPlan } from './section-forecasts';
 
-/** Zones in which the very same is done, and their sections. */
+/** Zones in which the very same is done with the very same layers, and their sections. */
 export interface ZoneGroup {
   readonly set: ZoneSet;
   readonly zones: readonly Zone[];
@@ -16,12 +17,20 @@ const sumHairs = (sections: readonly SectionPlan[]) =>
 
 /** The head in groups of zones that are set alike, largest first: one group unless zones differ. */
 export function zoneGroups(brief: Brief, sections: readonly SectionPlan[]): ZoneGroup[] {
-  const keyOf = ({ technique, rootMethod, endsMethod, tool }: ZoneSet) =>
-    JSON.stringify([technique, rootMethod, endsMethod, tool?.diameterMm, tool?.workingLengthMm]);
+  const keyOf = ({ technique, rootMethod, endsMethod, tool }: ZoneSet, zone: Zone) =>
+    JSON.stringify([
+      technique,
+      rootMethod,
+      endsMethod,
+      tool?.diameterMm,
+      tool?.workingLengthMm,
+      tool?.alternate?.diameterMm,
+      brief.set.layers.map((layer) => goesOn(layer, zone)),
+    ]);
   const groups = new Map<string, Zone[]>();
   for (const zone of ZONES) {
     if (!sections.some((section) => section.zone === zone)) continue;
-    const key = keyOf(brief.zones[zone]);
+    const key = keyOf(brief.zones[zone], zone);
     groups.set(key, [...(groups.get(key) ?? []), zone]);
   }
   const all = sumHairs(sections);

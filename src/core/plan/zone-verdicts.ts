@@ -16,7 +16,9 @@ export function zoneVerdicts(brief: Brief, sections: readonly SectionPlan[]): Zo
     const technique = techniqueOf(id);
     const fullest = inZone.reduce((most, section) => (section.areaCm2 > most.areaCm2 ? section : most));
     const wound = technique.tool ? tool : null;
-    const problem = carryProblem(technique, fullest.bundle, wound, isStretched);
+    const sizes = wound?.alternate ? [wound, wound.alternate] : [wound];
+    const problem =
+      sizes.map((size) => carryProblem(technique, fullest.bundle, size, isStretched)).find(Boolean) ?? null;
     return [
       {
         zone,

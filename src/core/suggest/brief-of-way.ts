@@ -1,4 +1,4 @@
-import type { Brief, ZoneSet } from '../brief/brief';
+import type { Brief, PlannedSize, ZoneSet } from '../brief/brief';
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { DryingStep } from '../drying/dry-run-input';
 import { perZone } from '../hair/zone';
@@ -11,7 +11,7 @@ import type { Way } from './way';
 export function methodsOf(
   technique: Technique,
   wanted: { readonly rootMethod: RootMethodId; readonly endsMethod: EndsMethodId },
-  tool: ZoneSet['tool'],
+  tool: Pick<PlannedSize, 'kind'> | null,
 ): Pick<ZoneSet, 'rootMethod' | 'endsMethod'> {
   const keep = <K extends string>(of: readonly [K, ...K[]], asked: K): K =>
     of.includes(asked) ? asked : of[0];
@@ -50,6 +50,7 @@ export function briefOfWay(base: Brief, way: Way, drying: readonly DryingStep[])
       ...base.parting,
       pattern: technique.usualPattern,
       recipe: null,
+      backRows: null,
       sizes: sizesOf(base, technique),
     },
     wear: { ...base.wear, ...habit },

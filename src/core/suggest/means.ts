@@ -1,4 +1,4 @@
-import type { PlannedTool } from '../brief/brief';
+import type { PlannedSize, PlannedTool } from '../brief/brief';
 import type { DryingMethod } from '../drying-methods/method';
 import type { RoleId } from '../products';
 import { allergyMatches } from '../shelf/allergy';
@@ -30,7 +30,7 @@ export interface Means {
   /** Null where every role can be had. */
   readonly products: readonly ShelfItem[] | null;
   /** Null where every usual size can be had. */
-  readonly tools: readonly PlannedTool[] | null;
+  readonly tools: readonly PlannedSize[] | null;
   /** Ways to dry at hand, each as its machine gives it. */
   readonly drying: readonly DryingMethod[];
   /** What she reacts to, as it is noted. */
@@ -63,5 +63,5 @@ export function toolsFor(means: Pick<Means, 'tools'>, kind: ToolKindId, count: n
       workingLengthMm: usual.workingLengthMm,
       owned: PLENTY,
     }));
-  return all.filter(({ owned }) => owned >= count).map((tool) => ({ ...tool, kind }));
+  return all.filter(({ owned }) => owned >= count).map((tool) => ({ ...tool, kind, alternate: null }));
 }

@@ -259,7 +259,7 @@ describe('a way in words', () => {
         sections: 30,
         countShare: 1,
         zones: { nape: 'comb-coil' },
-        tool: { kind: 'rod', diameterMm: 16, workingLengthMm: 80, owned: 40 },
+        tool: { kind: 'rod', diameterMm: 16, workingLengthMm: 80, owned: 40, alternate: null },
       },
       startState: 'stretched-dry',
       rootMethod: 'plain',

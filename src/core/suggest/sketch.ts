@@ -38,6 +38,7 @@ const NO_LINES: Layout['recipe'] = {
   circumferenceCm: 56,
   pattern: 'brick',
   part: { kind: 'none', points: [] },
+  trial: false,
   panels: [],
   splits: [],
   merges: [],

@@ -75,6 +75,7 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
     },
     parting: {
       ...(told.parting?.part ? { part: told.parting.part } : {}),
+      ...(told.parting?.trial ? { trial: true } : {}),
       ...(told.parting?.winding ? { winding: told.parting.winding } : {}),
       ...(isUneven(sizes) && !isLanes
         ? { zoneSize: Object.fromEntries(ZONES.map((zone) => [zone, sizes[zone]])) }

@@ -5,7 +5,7 @@ import { chanceDry } from '../drying/rate-belief';
 import type { DryingStep } from '../drying/dry-run-input';
 import { laySteps, type DryingWindow } from '../schedule/drying-day';
 import { layOutDay } from '../schedule/backward';
-import { dosesOf } from '../plan/dosing';
+import { dosesOf, dryMassOf } from '../plan/dosing';
 import { beliefBefore, dampAtTakedown, dryingBasis, dryingRoom, readyToDry } from '../plan/drying-forecast';
 import { keptNights, nightCoverOf } from '../plan/planned-day';
 import { prepParts } from '../plan/prep-parts';
@@ -134,10 +134,9 @@ export class Trials {
       wear: { ...this.base.wear, ...way.habit },
       drying: steps,
     };
-    const dryMassG = sections.reduce((sum, section) => sum + section.dryMassG, 0);
-    const doses = dosesOf(brief, dryMassG);
+    const doses = dosesOf(brief, sections);
     const layers = doses.map(({ layer }) => layer);
-    const water = Math.round(productWaterPerG(layers, dryMassG) / WATER_STEP);
+    const water = Math.round(productWaterPerG(layers, dryMassOf(sections)) / WATER_STEP);
     const { set, startState, rootMethod, endsMethod, route } = way;
     const key = [
       set.technique,

@@ -19,7 +19,7 @@ export interface SetChoice {
 }
 
 /** One layer of a stack: a product of the shelf, or a role that would have to be bought. */
-export interface StackLayer extends Layer {
+export interface StackLayer extends Omit<Layer, 'zones'> {
   readonly role: RoleId;
   /** Null where any product of the role is meant. */
   readonly productId: string | null;

@@ -187,7 +187,7 @@ export class Ways {
     shares: readonly number[],
   ): { sections: number; countShare: number }[] {
     const usual = this.usualCount(technique);
-    const grain = this.asked.base.parting.part === 'half-head' ? 2 : 1;
+    const grain = this.asked.base.parting.trial ? 2 : 1;
     const most = familyOf(technique) === 'flat' ? 14 : MAX_SECTIONS;
     const counts = shares.map((share) =>
       clamp(grain * Math.round((usual * share) / grain), grain * Math.ceil(MIN_SECTIONS / grain), most),

@@ -7,6 +7,7 @@ import type { Brief } from '@/core/brief/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import { inHandWords, windingWords, workedWords } from '@/core/plan/how-words';
 import { productRoles } from '@/core/products';
+import { goesOn } from '@/core/products/layer';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
 import { DAY_MS } from '@/core/units/time';
@@ -38,7 +39,6 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
   const read = readBrief(set.brief);
   if (!read.ok) throw new Error('the brief of a set at the chair cannot be read');
   const brief = read.value;
-  const products = brief.set.layers.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ');
   const daysInSet = set.installedAtMs === null ? 0 : (nowMs - set.installedAtMs) / DAY_MS;
   return {
     id: set.id,
@@ -48,11 +48,13 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
     technique: brief.set.technique,
     setupLines: perZone((zone) => {
       const { technique, rootMethod, endsMethod } = brief.zones[zone];
+      const layers = brief.set.layers.filter((layer) => goesOn(layer, zone));
+      const products = layers.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ');
       return [
         products && `${sentence(products)} Go over the ends twice.`,
         techniqueOf(technique).chairLine,
         sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),
-        ...inHandWords(brief).map(sentence),
+        ...inHandWords(layers).map(sentence),
         ...workedWords(brief, technique).map(sentence),
         sentence(windingWords(brief)),
         brief.note,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { aPartingSpec } from '../../../../tests/support/partings';
 import { sphereDistance } from '../../sphere/crown-chart';
 import { polygonContains } from '../../sphere/polygon';
 import { coefficientOfVariation } from '../../stats/variation';
@@ -23,16 +24,7 @@ import {
 
 const load = loadFor(EVEN_SIZES);
 const recipeOf = (count: number, change: Partial<PartingSpec> = {}) =>
-  generateRecipe({
-    circumferenceCm: 56,
-    count,
-    pattern: 'brick',
-    part: 'none',
-    aspect: 1,
-    sizes: EVEN_SIZES,
-    own: {},
-    ...change,
-  });
+  generateRecipe(aPartingSpec(count, change));
 const done = (result: Edited): PartingRecipe => {
   if (!result.ok) throw new Error(result.why);
   return result.recipe;

@@ -1,7 +1,7 @@
 import { sphereDistance } from '../../sphere/crown-chart';
 import type { CutFrame } from '../../sphere/polygon';
 import type { LoadOf } from '../load';
-import { PANELS } from '../panel';
+import { isBesidePart, PANELS } from '../panel';
 import type { PartPoints } from '../part-line';
 import { cutPanel } from '../plan-panel';
 import type { PartingRecipe } from '../recipe';
@@ -114,9 +114,9 @@ export function movePart(recipe: PartingRecipe, points: PartPoints, load: LoadOf
   return edited({
     ...moved,
     panels: moved.panels.map((panel) =>
-      PANELS[panel.id].side === null
-        ? panel
-        : { ...panel, ...cutPanel(regionOf(moved, panel), rowCounts(panel), load) },
+      isBesidePart(panel.id)
+        ? { ...panel, ...cutPanel(regionOf(moved, panel), rowCounts(panel), load) }
+        : panel,
     ),
   });
 }
@@ -126,7 +126,7 @@ function tilt(recipe: PartingRecipe, load: LoadOf): number {
   const side = { left: { load: 0, count: 0 }, right: { load: 0, count: 0 } };
   for (const panel of recipe.panels) {
     const where = PANELS[panel.id].side;
-    if (where === null) continue;
+    if (where === null || !isBesidePart(panel.id)) continue;
     side[where].load += load(regionOf(recipe, panel).polygon);
     side[where].count += rowCounts(panel).reduce((sum, count) => sum + count, 0);
   }

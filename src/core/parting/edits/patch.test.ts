@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { aPartingSpec } from '../../../../tests/support/partings';
 import { aBrief, readOrThrow } from '../../../../tests/support/briefs';
 import { forecast } from '../../plan/forecast';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM, sphereDistance } from '../../sphere/crown-chart';
@@ -17,16 +18,7 @@ import { crossesItself, drawnPatch, roundPatch } from './patch';
 import { markSection } from './sections';
 
 const RADIUS_CM = RADIUS_CM_PER_CIRCUMFERENCE_CM * 56;
-const recipeOf = (count: number): PartingRecipe =>
-  generateRecipe({
-    circumferenceCm: 56,
-    count,
-    pattern: 'brick',
-    part: 'none',
-    aspect: 1,
-    sizes: EVEN_SIZES,
-    own: {},
-  });
+const recipeOf = (count: number): PartingRecipe => generateRecipe(aPartingSpec(count));
 const done = (edit: Edited): PartingRecipe => {
   if (!edit.ok) throw new Error(edit.why);
   return edit.recipe;

@@ -18,6 +18,7 @@ import { HangPicture, ScalpPicture, StrandPicture, WaterPicture } from './pictur
 import { BEEN, isScalp, type MeasureStepId } from './steps-known';
 import { ThingPicture } from './thing-picture';
 import { BEYOND, DIFFERS, nearestThing, REACHES, THINGS, type Differs } from './things';
+import { Pill } from '@/ui/fields/pill';
 import styles from './measure.module.css';
 
 export interface StepBodyProps {
@@ -51,13 +52,6 @@ function Card({
   );
 }
 
-/** A word that is pressed to answer. */
-const Word = ({ isChosen, label, onPress }: { isChosen: boolean; label: string; onPress: () => void }) => (
-  <button type="button" className={styles.word} aria-pressed={isChosen} onClick={onPress}>
-    {label}
-  </button>
-);
-
 function LengthStep({ form, errorOf, onAnswer }: StepBodyProps) {
   const { units } = useUnits();
   const { low, high } = HEAD_RANGES.stretchedLengthCm;
@@ -65,10 +59,10 @@ function LengthStep({ form, errorOf, onAnswer }: StepBodyProps) {
     <>
       <div className={styles.words} role="group" aria-label="It reaches, all over">
         {REACHES.map(({ label, cm }) => (
-          <Word
+          <Pill
             key={label}
             label={`${label}, ${formatLength(cm, units)}`}
-            isChosen={ZONES.every((zone) => form.lengthCm[zone] === cm)}
+            isPressed={ZONES.every((zone) => form.lengthCm[zone] === cm)}
             onPress={() => onAnswer({ lengthCm: perZone(() => cm) })}
           />
         ))}
@@ -128,10 +122,10 @@ function HangsStep({ form, onAnswer, isKnown }: StepBodyProps) {
             ['a third is left', 67],
             ['a quarter is left', 75],
           ].map(([label, percent]) => (
-            <Word
+            <Pill
               key={label}
               label={String(label)}
-              isChosen={isKnown && form.shrinkagePercent === percent}
+              isPressed={isKnown && form.shrinkagePercent === percent}
               onPress={() => onAnswer({ shrinkagePercent: Number(percent) }, true)}
             />
           ))}
@@ -168,10 +162,10 @@ function CoilStep({ form, onAnswer, isKnown }: StepBodyProps) {
       </div>
       <div className={styles.words}>
         {BEYOND.map((beyond) => (
-          <Word
+          <Pill
             key={beyond.id}
             label={beyond.label}
-            isChosen={isKnown && nearest === beyond.id}
+            isPressed={isKnown && nearest === beyond.id}
             onPress={() => answer(beyond.mm)}
           />
         ))}
@@ -270,10 +264,10 @@ function DiffersStep({ form, onAnswer }: StepBodyProps) {
           <span id={`zone-${zone}`}>{capitalised(ZONE_LABEL[zone])}</span>
           <span role="group" aria-labelledby={`zone-${zone}`} className={styles.three}>
             {(['tighter', 'same', 'looser'] as const).map((differs) => (
-              <Word
+              <Pill
                 key={differs}
                 label={differs}
-                isChosen={nowOf(zone) === differs}
+                isPressed={nowOf(zone) === differs}
                 onPress={() => choose(zone, differs)}
               />
             ))}
@@ -299,10 +293,10 @@ export function StepBody({ id, ...props }: StepBodyProps & { id: MeasureStepId }
     />
   );
   const condition = (one: Condition) => (
-    <Word
+    <Pill
       key={one}
       label={CONDITION_LABEL[one]}
-      isChosen={form.conditions.includes(one)}
+      isPressed={form.conditions.includes(one)}
       onPress={() => onAnswer({ conditions: toggled(form.conditions, one) })}
     />
   );
@@ -365,9 +359,9 @@ export function StepBody({ id, ...props }: StepBodyProps & { id: MeasureStepId }
     case 'scalp':
       return (
         <div className={styles.words}>
-          <Word
+          <Pill
             label="Calm"
-            isChosen={!form.conditions.some(isScalp)}
+            isPressed={!form.conditions.some(isScalp)}
             onPress={() => onAnswer({ conditions: form.conditions.filter((one) => !isScalp(one)) }, true)}
           />
           {condition('flaking-scalp')}
@@ -385,10 +379,10 @@ export function StepBody({ id, ...props }: StepBodyProps & { id: MeasureStepId }
       return (
         <div className={styles.words}>
           {WANTS.map((want) => (
-            <Word
+            <Pill
               key={want}
               label={WANT_LABEL[want]}
-              isChosen={form.likes.includes(want)}
+              isPressed={form.likes.includes(want)}
               onPress={() =>
                 onAnswer({
                   likes: form.likes.includes(want)

@@ -1,23 +1,27 @@
 'use client';
 import type { Units } from '@/core/formats/display';
 import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import { groupedVerdicts } from '@/core/techniques/zone-verdict';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { clamp } from '@/core/units/clamp';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
-import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
-import { PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
+import { MAX_SECTIONS, MIN_SECTIONS, MOST_BACK_ROWS } from '@/core/parting/generate';
+import { inRows, PART_LABEL, PART_LINES, PARTING_PATTERNS, PATTERN_LABEL } from '@/core/parting/pattern';
 import { WINDING_PATTERN_IDS, windingPatterns, type WindingPatternId } from '@/core/parting/winding';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
-import { formatArea, formatDiameter, formatLength } from '@/ui/format';
-import { meanSectionCm2, wholeSetLabel } from '@/core/draft/labels';
-import { partedAnew, withZone } from '@/core/draft/edits';
-import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
-import { toolOf, toolsFor } from '@/core/draft/shelf-choices';
-import { capitalised } from '@/core/words/words';
+import { formatArea, formatLength } from '@/ui/format';
+import { meanSectionCm2, partingWords, wholeSetLabel } from '@/core/draft/labels';
+import { partedAnew, trialOf, withZone, withZoneTool } from '@/core/draft/edits';
+import type { DraftBrief, DraftTool, ShelfTool } from '@/core/draft/draft-brief';
+import { toolKindOfZone, toolsFor } from '@/core/draft/shelf-choices';
+import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
+import { capitalised, plural } from '@/core/words/words';
 import styles from './parting-steps.module.css';
+import { AlternateSize, sizeOf, sizeOptions } from './alternate-size';
 import { optionsOf } from './options-of';
 import type { PlanStep } from './plan-step';
 
@@ -50,7 +54,7 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
     note: [
       even && `${formatArea(even, units)} each`,
       PATTERN_LABEL[pattern].toLowerCase(),
-      part === 'none' ? null : PART_LABEL[part].toLowerCase(),
+      ...partingWords(parting).filter((words) => words !== PART_LABEL.none.toLowerCase()),
       parting.recipe && 'parted by hand',
     ]
       .filter(Boolean)
@@ -91,7 +95,12 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           value={pattern}
           options={PARTING_PATTERNS.map((id) => ({ value: id, label: PATTERN_LABEL[id] }))}
           onChange={(value) =>
-            changeBrief({ parting: partedAnew(brief, { pattern: value as typeof pattern }) })
+            changeBrief({
+              parting: partedAnew(brief, {
+                pattern: value as typeof pattern,
+                ...(inRows(value as typeof pattern) ? {} : { backRows: undefined }),
+              }),
+            })
           }
         />
         <SelectField
@@ -99,6 +108,33 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           value={part}
           options={PART_LINES.map((id) => ({ value: id, label: PART_LABEL[id] }))}
           onChange={(value) => changeBrief({ parting: partedAnew(brief, { part: value as typeof part }) })}
+        />
+        {inRows(pattern) && !set.zones?.back?.sections && !set.zones?.nape?.sections && (
+          <SelectField
+            label="Rows at the back"
+            value={String(parting.backRows ?? '')}
+            options={[
+              { value: '', label: 'as many as suit' },
+              ...Array.from({ length: MOST_BACK_ROWS }, (_, i) => ({
+                value: String(i + 1),
+                label: plural(i + 1, 'row'),
+              })).filter(({ value }) => 2 * Number(value) <= (set.sections ?? technique.usualSections)),
+            ]}
+            onChange={(rows) =>
+              changeBrief({
+                parting: partedAnew(brief, { backRows: rows === '' ? undefined : Number(rows) }),
+              })
+            }
+          />
+        )}
+        <FormControlLabel
+          control={
+            <Switch
+              checked={parting.trial ?? false}
+              onChange={(_, trial) => changeBrief(trialOf(brief, trial))}
+            />
+          }
+          label="Half-head trial: compare the left with the right"
         />
         {technique.tool && (
           <SelectField
@@ -145,10 +181,7 @@ function ZoneFields({
   changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
   const draft = brief.set.zones?.[zone];
-  const kind = techniqueOf(draft?.technique ?? brief.set.technique).tool;
-  const sizes = draft && kind ? toolsFor(tools, kind) : [];
-  const size = draft?.tool ?? brief.set.tool;
-  const chosen = sizes.find(({ diameterMm }) => diameterMm === size?.diameterMm);
+  const kind = toolKindOfZone(brief.set, zone);
   return (
     <div className={styles.zone}>
       <SelectField
@@ -162,10 +195,10 @@ function ZoneFields({
           changeBrief(withZone(brief, zone, value === SAME ? null : { technique: value as TechniqueId }))
         }
       />
-      {draft && (
+      {draft?.sections !== undefined && (
         <NumberField
           label="How many"
-          value={draft.sections ?? 6}
+          value={draft.sections}
           low={1}
           high={MAX_SECTIONS}
           whole
@@ -173,23 +206,48 @@ function ZoneFields({
           onCommit={(sections) => changeBrief(withZone(brief, zone, { ...draft, sections }))}
         />
       )}
-      {draft && sizes.length > 0 && (
-        <SelectField
-          label="Size"
-          value={chosen?.id ?? ''}
-          options={[
-            ...(chosen
-              ? []
-              : [{ value: '', label: size ? formatDiameter(size.diameterMm, units) : 'usual' }]),
-            ...sizes.map(({ id, diameterMm }) => ({ value: id, label: formatDiameter(diameterMm, units) })),
-          ]}
-          onChange={(id) => {
-            const next = sizes.find((tool) => tool.id === id);
-            if (next) changeBrief(withZone(brief, zone, { ...draft, tool: toolOf(next) }));
-          }}
+      {kind && (
+        <ZoneSize
+          kind={kind}
+          own={draft?.tool ?? null}
+          rest={draft?.technique === undefined ? (brief.set.tool ?? null) : null}
+          shelf={toolsFor(tools, kind)}
+          units={units}
+          onChange={(tool) => changeBrief(withZoneTool(brief, zone, tool))}
         />
       )}
     </div>
+  );
+}
+
+/** The size of tool in one zone, and a second that takes turns with it. */
+function ZoneSize({
+  kind,
+  own,
+  rest,
+  shelf,
+  units,
+  onChange,
+}: {
+  kind: ToolKindId;
+  own: DraftTool | null;
+  /** What the rest of the head takes; null where that is another kind of tool. */
+  rest: DraftTool | null;
+  shelf: readonly ShelfTool[];
+  units: Units;
+  onChange: (tool: DraftTool | null) => void;
+}) {
+  const { noun } = toolKinds[kind];
+  return (
+    <>
+      <SelectField
+        label={`${capitalised(noun[1])} here`}
+        value={own ? String(own.diameterMm) : ''}
+        options={[{ value: '', label: rest ? 'as the rest' : 'usual' }, ...sizeOptions(shelf, own, units)]}
+        onChange={(mm) => onChange(mm === '' ? null : sizeOf(shelf, own, Number(mm)))}
+      />
+      {own && <AlternateSize tool={own} shelf={shelf} onChange={onChange} />}
+    </>
   );
 }
 

@@ -10,11 +10,11 @@ import { NumberField } from '@/ui/fields/number-field';
 import { formatDiameter } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { toolOf } from '@/core/draft/shelf-choices';
-import type { DraftSet, ShelfTool } from '@/core/draft/draft-brief';
-import { plural } from '@/core/words/words';
+import type { DraftTool, ShelfTool } from '@/core/draft/draft-brief';
+import { listed, plural } from '@/core/words/words';
+import { AlternateSize, sizeOf } from './alternate-size';
 import styles from './tool-choice.module.css';
 
-type DraftTool = NonNullable<DraftSet['tool']>;
 const OTHER = 'other';
 
 /** The sizes in the drawer, or one measured by hand, with how the hair fits on the one chosen. */
@@ -42,6 +42,14 @@ export function ToolChoice({
   const fit = plan?.tool;
   const next =
     fit && !fit.fits && fullestBundle && kind !== 'former' ? nextRodUp(fullestBundle, shelf, gap) : null;
+  const taken = plan?.tools.filter((size) => size.kind === kind) ?? [];
+  const sizesNeeded = listed(
+    taken.map(({ diameterMm, needed }) =>
+      taken.length === 1
+        ? plural(needed, noun[0], noun[1])
+        : `${needed} of ${formatDiameter(diameterMm, units)}`,
+    ),
+  );
   return (
     <>
       <ChoiceList
@@ -64,7 +72,11 @@ export function ToolChoice({
         ]}
         onChange={(id) => {
           const size = shelf.find((one) => one.id === id);
-          onChange(size ? toolOf(size) : { ...usual, diameterMm: usual.diameterMm + 2, owned: 0 });
+          onChange(
+            size
+              ? sizeOf(shelf, tool, size.diameterMm)
+              : { ...usual, diameterMm: usual.diameterMm + 2, owned: 0 },
+          );
         }}
       />
       {!chosen && (
@@ -86,6 +98,7 @@ export function ToolChoice({
           />
         </>
       )}
+      <AlternateSize tool={tool} shelf={shelf} onChange={onChange} />
       {next && (
         <Button variant="outlined" onClick={() => onChange(toolOf(next))}>
           Go up to {formatDiameter(next.diameterMm, units)}
@@ -94,7 +107,7 @@ export function ToolChoice({
       {fit && (
         <p className={styles.fit}>
           {fit.fits
-            ? `Fits in one layer, ${plural(fit.needed, noun[0], noun[1])}. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
+            ? `Fits in one layer, ${sizesNeeded}. Outgrown in about ${Math.max(1, Math.round(fit.monthsUntilOutgrown))} months or more.`
             : `Does not fit in one layer: ${formatDiameter(Math.ceil(fit.smallestFittingDiameterMm), units)} or larger would.`}
         </p>
       )}

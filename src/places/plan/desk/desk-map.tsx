@@ -3,7 +3,6 @@ import IconButton from '@mui/material/IconButton';
 import { scalpAreaCm2 } from '@/core/hair/head';
 import { drawnPatch } from '@/core/parting/edits/patch';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
-import { PART_LABEL } from '@/core/parting/pattern';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { RADIUS_CM_PER_CIRCUMFERENCE_CM } from '@/core/sphere/crown-chart';
 import { techniqueOf } from '@/core/techniques';
@@ -16,7 +15,7 @@ import { HandTools } from '../parting/hand-tools';
 import { MapHandles } from '../parting/map-handles';
 import { PatchPen } from '../parting/patch-pen';
 import { useHandParting, type HandParting } from '../parting/use-hand-parting';
-import { meanSectionCm2, motifOfSection, sectionsLabel } from '@/core/draft/labels';
+import { meanSectionCm2, motifOfSection, partingWords, sectionsLabel } from '@/core/draft/labels';
 import { oneSection, partedAnew } from '@/core/draft/edits';
 import { toolKindOfSet } from '@/core/draft/shelf-choices';
 import type { DraftBrief, ShelfTool } from '@/core/draft/draft-brief';
@@ -82,7 +81,7 @@ export function DeskMap({ brief, answer, isCurrent, head, tools, view, onView, o
       <div className={styles.drawing}>
         {shown && (
           <CrownMap
-            name={`${technique.label}, ${shown.drawn.length} sections, ${PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase()}`}
+            name={`${technique.label}, ${shown.drawn.length} sections, ${partingWords(brief.parting ?? {}).join(', ')}`}
             sections={shown.drawn}
             skin={head.skinTone}
             hair={head.hairTone}

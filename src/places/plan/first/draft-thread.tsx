@@ -6,6 +6,7 @@ import type { WhyNot } from '@/core/suggest/why-not';
 import { CloseIcon } from '@/ui/icons';
 import type { Explained, WhyNotTold } from '@/workers/suggest.worker';
 import { choicesOf, type ChoiceSaid } from './choices-said';
+import { Pill } from '@/ui/fields/pill';
 import styles from './first-draft.module.css';
 
 interface Answered extends WhyNotTold {
@@ -41,15 +42,13 @@ function WhyNotPanel({
       <h3>Why not …?</h3>
       <div className={styles.alternatives}>
         {questions.map((question) => (
-          <button
+          <Pill
             key={question.label}
-            type="button"
-            aria-pressed={answered?.label === question.label}
-            disabled={asking !== null}
-            onClick={() => void put(question)}
-          >
-            {question.label}
-          </button>
+            label={question.label}
+            isPressed={answered?.label === question.label}
+            isDisabled={asking !== null}
+            onPress={() => void put(question)}
+          />
         ))}
       </div>
       <div role="status">

@@ -6,6 +6,7 @@ import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { SET_RANGES } from '@/core/formats/ranges';
 import type { WishForm } from './wish-for';
+import { Pill } from '@/ui/fields/pill';
 import styles from './first-draft.module.css';
 
 const ANY = 'any';
@@ -35,15 +36,12 @@ export function WishBar({
       <fieldset className={styles.wants}>
         <legend>What matters most? Any two</legend>
         {WANTS.map((want) => (
-          <button
+          <Pill
             key={want}
-            type="button"
-            className={styles.want}
-            aria-pressed={form.wants.includes(want)}
-            onClick={() => onChange({ wants: toggled(form.wants, want) })}
-          >
-            {WANT_LABEL[want]}
-          </button>
+            label={WANT_LABEL[want]}
+            isPressed={form.wants.includes(want)}
+            onPress={() => onChange({ wants: toggled(form.wants, want) })}
+          />
         ))}
       </fieldset>
       <div className={styles.as}>

@@ -89,6 +89,8 @@ export function useHandParting(
       count: recipeCount(drawn),
       pattern: drawn.pattern,
       part: drawn.part.kind,
+      trial: drawn.trial,
+      backRows: null,
       aspect: techniqueOf(brief.set.technique).sectionAspect,
       sizes: perZone((zone) => given[zone] ?? 1),
       own: {},

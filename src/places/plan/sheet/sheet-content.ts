@@ -11,8 +11,7 @@ import { takedownHands } from '@/core/coefficients/takedown-hands';
 import { startStates } from '@/core/coefficients/start-states';
 import { readBrief } from '@/core/formats/read-brief';
 import type { Zone } from '@/core/hair/zone';
-import { afterWords, inHandWords, windingWords, workedWords } from '@/core/plan/how-words';
-import { PART_LABEL } from '@/core/parting/pattern';
+import { afterWords, inHandWords, windingWords, workedWords, zonesOnly } from '@/core/plan/how-words';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { WINDING_WORDS, type Winding } from '@/core/parting/winding';
 import type { AnsweredView } from '@/core/plan/answer-view';
@@ -39,7 +38,7 @@ import {
 import { blockLabel } from '@/ui/ribbon/block-label';
 import { dryLine, dryWords, sureUnderWords } from '../dry-words';
 import { layerName } from '@/core/draft/shelf-choices';
-import { wholeSetLabel } from '@/core/draft/labels';
+import { partingWords, wholeSetLabel } from '@/core/draft/labels';
 import type { DraftBrief, PlanContent, ShelfProduct } from '@/core/draft/draft-brief';
 import { capitalised, listed, plural } from '@/core/words/words';
 
@@ -170,7 +169,7 @@ export function sheetWords(source: SheetSource): SheetWords {
       `${range(areas, (cm2) => formatArea(cm2, units))} each`,
       `about ${range(hairs, (count) => (Math.round(count / 100) * 100).toLocaleString('en-GB'))} hairs`,
       `even to ${Math.max(1, Math.round(evenness.loadCv * 100))} %`,
-      PART_LABEL[brief.parting?.part ?? 'none'].toLowerCase(),
+      ...partingWords(brief.parting ?? {}),
       formatDay(source.printedAtMs, clock),
     ].join(', '),
     blocks: [
@@ -206,11 +205,11 @@ export function sheetWords(source: SheetSource): SheetWords {
                 face: 'bold',
               },
               {
-                text: `${productRoles[layer.role].label.toLowerCase()}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
+                text: `${productRoles[layer.role].label.toLowerCase()}${layer.zones ? `, ${zonesOnly(layer.zones)}` : ''}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
               },
             ];
           }),
-          ...(read.ok ? inHandWords(read.value).map((text) => ({ text })) : []),
+          ...(read.ok ? inHandWords(read.value.set.layers).map((text) => ({ text })) : []),
         ],
       },
       {
