@@ -1,4 +1,5 @@
 import { thresholds } from '../coefficients/thresholds';
+import type { PrepStepId } from '../coefficients/prep-steps';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES } from '../hair/zone';
 import { techniqueOf } from '../techniques';
@@ -15,6 +16,9 @@ const longestIn = ({ brief }: CautionContext) =>
       (zone) => techniqueOf(brief.zones[zone].technique).leaveInDays ?? thresholds.value.leaveInDays,
     ),
   );
+
+const has = (prep: CautionContext['brief']['prep'], wanted: PrepStepId) =>
+  prep?.some(({ step }) => step === wanted) ?? false;
 
 /** Scalp, skin, tension and people. */
 export const SCALP_AND_PEOPLE: readonly Caution[] = [
@@ -73,6 +77,13 @@ export const SCALP_AND_PEOPLE: readonly Caution[] = [
     when: (c) => hasCondition(c, 'flaking-scalp'),
     text: () => 'Flaking scalp: clarify first and keep products off the skin. If it is red, weeping or sore, do not set it.',
     turnTo: 'a dermatologist, when it does not settle',
+  },
+  {
+    code: 'clay-alone',
+    severity: 'note',
+    shows: ['plan', 'setting'],
+    when: ({ brief }) => has(brief.prep, 'clay-mask') && !has(brief.prep, 'deep-condition'),
+    text: () => 'Clay draws oil and water out: rinse it all away and follow it with a deep conditioner, or hair sets dry and rough.',
   },
   {
     code: 'patch-test',

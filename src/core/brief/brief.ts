@@ -92,7 +92,14 @@ export interface Brief {
     readonly closed: boolean;
   };
   /** Steps before the set; null for the usual ones in one. */
-  readonly prep: readonly { readonly step: PrepStepId; readonly minutes: number }[] | null;
+  readonly prep:
+    | readonly {
+        readonly step: PrepStepId;
+        readonly minutes: number;
+        /** What it is done with, by name; null where nobody says. */
+        readonly product: string | null;
+      }[]
+    | null;
   /** Hours that are kept free of hands-on work; null for none. */
   readonly sleep: SleepHours | null;
   /** At least one step. */

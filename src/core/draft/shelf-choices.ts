@@ -3,7 +3,7 @@ import { productRoles, type RoleId } from '../products';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { techniqueOf } from '../techniques';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
-import type { DraftSet, DraftLayer, ShelfProduct, ShelfTool } from './draft-brief';
+import type { DraftSet, DraftLayer, PlanContent, ShelfProduct, ShelfTool } from './draft-brief';
 
 /** The tools of the shelf that a technique, or its ends, can take. */
 export const toolsFor = (shelf: readonly ShelfTool[], kind: ToolKindId | null): readonly ShelfTool[] =>
@@ -40,6 +40,16 @@ export function layerOf(product: ShelfProduct): DraftLayer {
     ...(product.hasProtein ? { protein: true } : {}),
   };
 }
+
+/** The products of the shelf that a plan takes: for its layers, and by name before the set. */
+export const takenProducts = <P extends { readonly id: string; readonly name: string }>(
+  { brief, layerProductIds }: Pick<PlanContent, 'brief' | 'layerProductIds'>,
+  shelf: readonly P[],
+): P[] =>
+  shelf.filter(
+    ({ id, name }) =>
+      layerProductIds.includes(id) || brief.prep?.some(({ product }) => product === name) === true,
+  );
 
 /** Name of a layer: the product when one is chosen, else its role. */
 export const layerName = (

@@ -215,6 +215,13 @@ export const prepInput = z.strictObject({
   minutes: within('preparing time', SET_RANGES.prepMinutes, 'min')
     .optional()
     .describe('the usual time when left out'),
+  product: z
+    .string()
+    .trim()
+    .min(1, 'name what it is done with, or leave it out')
+    .max(60, 'a name of at most 60 letters')
+    .optional()
+    .describe('what it is done with: a mask, a mix of one’s own'),
 });
 
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;

@@ -173,6 +173,7 @@ export const planFile = z
           handsOn: z.boolean(),
           method: z.string().optional(),
           part: z.string().optional().describe('which step of preparing'),
+          product: z.string().optional().describe('what it is done with'),
         }),
       )
       .nullable(),

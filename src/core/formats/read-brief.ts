@@ -294,8 +294,11 @@ export function readBrief(raw: unknown): Checked<Brief> {
       wear: input.wear,
       room: input.room,
       prep:
-        input.prep?.map(({ step, minutes }) => ({ step, minutes: minutes ?? prepSteps[step].usualMin })) ??
-        null,
+        input.prep?.map(({ step, minutes, product }) => ({
+          step,
+          minutes: minutes ?? prepSteps[step].usualMin,
+          product: product ?? null,
+        })) ?? null,
       sleep: input.sleep
         ? { fromMin: minuteOfDay(input.sleep.from), untilMin: minuteOfDay(input.sleep.until) }
         : null,

@@ -258,13 +258,14 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     },
     ...seen,
     schedule:
-      schedule?.blocks.map(({ step, startMs, endMs, handsOn, method, part }) => ({
+      schedule?.blocks.map(({ step, startMs, endMs, handsOn, method, part, product }) => ({
         step,
         startAt: isoWithOffset(startMs, brief.timeZone),
         endAt: isoWithOffset(endMs, brief.timeZone),
         handsOn,
         ...(method ? { method } : {}),
         ...(part ? { part } : {}),
+        ...(product ? { product } : {}),
       })) ?? null,
     cautions: dueCautions({
       brief,

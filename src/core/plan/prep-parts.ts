@@ -16,7 +16,12 @@ export function prepParts(
 ): PrepPart[] {
   const { startState } = brief.set;
   const steps: PrepPart[] = brief.prep
-    ? brief.prep.map(({ step, minutes }) => ({ part: step, minutes, handsOn: prepSteps[step].handsOn }))
+    ? brief.prep.map(({ step, minutes, product }) => ({
+        part: step,
+        minutes,
+        handsOn: prepSteps[step].handsOn,
+        ...(product ? { product } : {}),
+      }))
     : [{ part: null, minutes: handsOnTable.value.prepMin, handsOn: true }];
   if (startStates[startState].straightened > 0.5)
     steps.push({

@@ -7,7 +7,9 @@ import { byEye, zoneSides } from '../parting/by-eye';
 import { knotForm } from '../techniques/knot-form';
 import { dryingWays } from './drying-ways';
 import { forecast } from './forecast';
-import { afterWords, inHandWords, windingWords, workedWords } from './how-words';
+import { blockLabel } from '@/ui/ribbon/block-label';
+import { readBrief } from '../formats/read-brief';
+import { afterWords, inHandWords, windingWords, workedWords, zonesOnly } from './how-words';
 import { layoutFor } from './layout-for';
 
 const planOf = (input: ReturnType<typeof aBrief>) => {
@@ -112,6 +114,172 @@ describe('what can be said in a plan', () => {
     const zones = (of: typeof alike) => of.result.byDay[0]!.zoneCurlDiameterMm;
     expect(zones(tighter).nape).toBeLessThan(zones(alike).nape!);
     expect(zones(tighter).crown).toBe(zones(alike).crown);
+  });
+});
+
+/* Two sizes in turn, layers by zone, a mask by name: what each must do is common practice. */
+describe('two sizes of rod in turn', () => {
+  const SIZE = { diameterMm: 16, workingLengthMm: 80, owned: 40 };
+  const LARGE = { diameterMm: 25, workingLengthMm: 80, owned: 40 };
+  const onRods = (tool: object, zones = {}) =>
+    planOf(
+      aBrief({
+        set: {
+          technique: 'rod-set',
+          sections: 36,
+          rootMethod: 'plain',
+          endsMethod: 'pasted',
+          tool,
+          zones,
+        } as never,
+      }),
+    );
+  const sizesOf = ({ plan }: ReturnType<typeof onRods>) =>
+    Object.fromEntries(plan.tools.map(({ diameterMm, needed }) => [diameterMm, needed]));
+
+  it('every other section of a row takes the second, about half of them in all', () => {
+    const mixed = onRods({ ...SIZE, alternate: LARGE });
+    const counts = sizesOf(mixed);
+    expect(counts[16]! + counts[25]!).toBe(36);
+    expect(counts[16]).toBeGreaterThan(12);
+    expect(counts[25]).toBeGreaterThan(12);
+    const mm = mixed.plan.sections.map(({ toolDiameterMm }) => toolDiameterMm);
+    mixed.layout.sections.forEach(({ panel, row, col, number }) => {
+      const next = mixed.layout.sections.find((o) => o.panel === panel && o.row === row && o.col === col + 1);
+      if (next) expect(mm[number - 1]).not.toBe(mm[next.number - 1]);
+    });
+    expect(mixed.plan.tool!.needed).toBe(counts[16]);
+  });
+
+  it('curls come out between those of either alone, and it dries between them', () => {
+    const [small, mixed, large] = [onRods(SIZE), onRods({ ...SIZE, alternate: LARGE }), onRods(LARGE)];
+    const curl = ({ plan }: typeof small) => plan.result.curlDiameterMm;
+    expect(curl(mixed)).toBeGreaterThan(curl(small) + 0.5);
+    expect(curl(mixed)).toBeLessThan(curl(large) - 0.5);
+    for (const zone of ['front', 'nape'] as const) {
+      const seen = ({ plan }: typeof small) => plan.result.visibleLengthCm[zone]!;
+      const ends = [seen(small), seen(large)].sort((a, b) => a - b);
+      expect(seen(mixed)).toBeGreaterThanOrEqual(ends[0]! - 0.05);
+      expect(seen(mixed)).toBeLessThanOrEqual(ends[1]! + 0.05);
+    }
+  });
+
+  it('may be in one zone only, and the same size twice changes nothing', () => {
+    const atCrown = onRods(SIZE, { crown: { tool: { ...SIZE, alternate: LARGE } } });
+    for (const { zone, toolDiameterMm } of atCrown.plan.sections)
+      if (zone !== 'crown') expect(toolDiameterMm).toBe(16);
+    expect(sizesOf(atCrown)[25]).toBeGreaterThan(1);
+    const curl = ({ plan }: ReturnType<typeof onRods>) => plan.result.curlDiameterMm;
+    expect(curl(onRods({ ...SIZE, alternate: SIZE }))).toBeCloseTo(curl(onRods(SIZE)), 2);
+  });
+
+  it('a second size that hair cannot go round is said', () => {
+    const short = { ...aBrief().head, stretchedLengthCm: 7 };
+    const problems = (tool: object) =>
+      planOf({
+        ...aBrief({
+          set: {
+            technique: 'rod-set',
+            sections: 60,
+            endsMethod: 'pasted',
+            rootMethod: 'plain',
+            tool,
+          } as never,
+        }),
+        head: short,
+      }).plan.zones.filter(({ problem }) => problem);
+    expect(problems({ ...SIZE, diameterMm: 8 })).toEqual([]);
+    expect(problems({ ...SIZE, diameterMm: 8, alternate: { ...SIZE, diameterMm: 40 } })).not.toEqual([]);
+  });
+});
+
+describe('layers that differ by zone', () => {
+  const withLayers = (layers: object[]) => planOf(aBrief({ set: { layers: layers as never } }));
+  const everywhere = ['front', 'crown', 'left', 'right', 'back', 'nape'];
+
+  it('a layer in every zone by name is a layer without zones', () => {
+    const all = withLayers([{ role: 'leave-in' }, { role: 'gel', zones: everywhere }]).plan;
+    const { zones: _, ...gel } = all.doses[1]!;
+    const plain = withLayers([{ role: 'leave-in' }, { role: 'gel' }]).plan;
+    expect({ ...all, doses: [all.doses[0], gel] }).toEqual(plain);
+  });
+
+  it('takes as much as the hair it goes on, and as much a section as it would everywhere', () => {
+    const some = withLayers([{ role: 'leave-in' }, { role: 'gel', zones: ['front', 'crown'] }]);
+    const all = withLayers([{ role: 'leave-in' }, { role: 'gel' }]);
+    const [part, whole] = [some.plan.doses[1]!, all.plan.doses[1]!];
+    const under = some.sections.filter(({ zone }) => zone === 'front' || zone === 'crown');
+    const share = under.reduce((sum, s) => sum + s.dryMassG, 0) / some.plan.hair.dryMassG;
+    expect(part.grams / whole.grams).toBeCloseTo(share, 9);
+    expect(part.gramsPerSection).toBeCloseTo(part.grams / under.length, 9);
+    expect(part.zones).toEqual(['front', 'crown']);
+  });
+
+  it('where it is it holds and wets; elsewhere nothing changes', () => {
+    const dry = (layers: object[]) => {
+      const { drying } = withLayers(layers);
+      return (zone: string) =>
+        Math.max(...drying.table.nodes.filter((node) => node.zone === zone).map(({ hours }) => hours[2]!));
+    };
+    const base = [{ role: 'leave-in' }];
+    const butter = { role: 'butter', grams: 25 };
+    const [none, napeOnly, all] = [
+      dry(base),
+      dry([...base, { ...butter, zones: ['nape'], grams: 4 }]),
+      dry([...base, butter]),
+    ];
+    expect(napeOnly('nape')).toBeGreaterThan(none('nape'));
+    expect(napeOnly('crown')).toBe(none('crown'));
+    expect(all('crown')).toBeGreaterThan(none('crown'));
+    const days = (zones?: string[]) =>
+      withLayers([...base, { role: 'gel', ...(zones ? { zones } : {}) }]).plan.daysPresentable.p50;
+    const without = withLayers(base).plan.daysPresentable.p50;
+    expect(days(['front', 'crown'])).toBeGreaterThan(without);
+    expect(days(['front', 'crown'])).toBeLessThan(days());
+  });
+
+  it('order is judged zone by zone', () => {
+    const codes = (layers: object[]) => withLayers(layers).plan.cautions.map(({ code }) => code);
+    const butter = { role: 'butter' };
+    expect(codes([butter, { role: 'leave-in' }])).toContain('sealant-first');
+    expect(
+      codes([
+        { ...butter, zones: ['nape'] },
+        { role: 'leave-in', zones: ['crown', 'front'] },
+      ]),
+    ).not.toContain('sealant-first');
+    expect(codes([{ ...butter, zones: ['nape'] }, { role: 'leave-in' }])).toContain('sealant-first');
+    expect(zonesOnly(['nape', 'back'])).toBe('nape and back only');
+  });
+
+  it('says what to change where no zone is named', () => {
+    const read = readBrief(aBrief({ set: { layers: [{ role: 'gel', zones: [] }] } }));
+    expect(read.ok ? '' : read.errors[0]!.message).toMatch(/name a zone/);
+  });
+});
+
+describe('a mask or mix by name before the set', () => {
+  const masked = (prep: object[]) =>
+    planOf(aBrief({ brief: { prep: prep as never, wearBy: '2027-03-13T09:00:00-06:00' } }));
+
+  it('stands in the day and changes nothing of it', () => {
+    const day = (product?: string) =>
+      masked([{ step: 'clay-mask', ...(product ? { product } : {}) }, { step: 'deep-condition' }]);
+    const [named, bare] = [day('Clay and vinegar'), day()];
+    const block = named.schedule!.blocks.find(({ part }) => part === 'clay-mask')!;
+    expect(blockLabel(block, '')).toBe('Clay mask: Clay and vinegar');
+    expect(named.plan.drying).toEqual(bare.plan.drying);
+    expect(named.plan.schedule!.map(({ startAt }) => startAt)).toEqual(
+      bare.plan.schedule!.map(({ startAt }) => startAt),
+    );
+  });
+
+  it('clay wants a deep conditioner after it', () => {
+    const codes = (...steps: string[]) =>
+      masked(steps.map((step) => ({ step }))).plan.cautions.map(({ code }) => code);
+    expect(codes('clay-mask', 'cleanse')).toContain('clay-alone');
+    expect(codes('clay-mask', 'deep-condition')).not.toContain('clay-alone');
+    expect(codes('cleanse')).not.toContain('clay-alone');
   });
 });
 

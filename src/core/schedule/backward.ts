@@ -17,6 +17,8 @@ export interface ScheduleBlock {
   readonly asked?: number;
   /** Which step of preparing. */
   readonly part?: string;
+  /** What it is done with, by name. */
+  readonly product?: string;
 }
 
 /** One step before the set; `part` is null where all of preparing is one. */
@@ -24,6 +26,8 @@ export interface PrepPart {
   readonly part: string | null;
   readonly minutes: number;
   readonly handsOn: boolean;
+  /** What it is done with, by name. */
+  readonly product?: string;
 }
 
 /** How long the parts of a set take. */
@@ -153,13 +157,14 @@ export function layOutDay(
   const window = windowOf((takedownStart - installEnd) / HOUR_MS);
   const drying = laySteps(parts.drying, window);
   let at = begin;
-  const prep = parts.prep.map(({ part, minutes, handsOn }): ScheduleBlock => {
+  const prep = parts.prep.map(({ part, minutes, handsOn, product }): ScheduleBlock => {
     const block = {
       step: 'prep' as const,
       startMs: at,
       endMs: at + minutes * MINUTE_MS,
       handsOn,
       ...(part ? { part } : {}),
+      ...(product ? { product } : {}),
     };
     at = block.endMs;
     return block;

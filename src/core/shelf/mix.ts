@@ -1,5 +1,4 @@
-import { FULL_SCALE } from '../products/role';
-import { productRoles, type RoleId } from '../products';
+import { shelfKind, type ShelfKindId } from '../products/shelf-kind';
 
 /** One ingredient of a mix, in parts by weight. */
 export interface MixPart {
@@ -7,9 +6,9 @@ export interface MixPart {
   readonly parts: number;
 }
 
-/** What is known of an ingredient; null where the usual figure of its role is taken. */
+/** What is known of an ingredient; null where the usual figure of its kind is taken. */
 export interface Ingredient {
-  readonly role: RoleId;
+  readonly role: ShelfKindId;
   readonly waterShare: number | null;
   readonly hold: number | null;
   readonly weight: number | null;
@@ -41,9 +40,9 @@ export function mixed(
   const mean = (value: (of: Ingredient) => number) =>
     ingredients.reduce((sum, { parts, of }) => sum + parts * value(of), 0) / whole;
   return {
-    waterShare: mean((of) => of.waterShare ?? productRoles[of.role].waterShare),
-    hold: mean((of) => of.hold ?? FULL_SCALE * productRoles[of.role].hold),
-    weight: mean((of) => of.weight ?? productRoles[of.role].weight),
+    waterShare: mean((of) => of.waterShare ?? shelfKind(of.role).waterShare),
+    hold: mean((of) => of.hold ?? shelfKind(of.role).hold),
+    weight: mean((of) => of.weight ?? shelfKind(of.role).weight),
     hasProtein: ingredients.some(({ of }) => of.hasProtein),
     minorPerG: ingredients.some(({ of }) => of.minorPerG === null) ? null : mean((of) => of.minorPerG ?? 0),
   };

@@ -40,13 +40,13 @@ const ASKED_FOR = 0.75;
 const LEANING = 0.5;
 
 /** Preparing as it usually goes, with what a rule adds (common practice). */
-export function prepFor(isConditioned: boolean): { step: PrepStepId; minutes: number }[] {
+export function prepFor(isConditioned: boolean): NonNullable<Brief['prep']> {
   const steps: readonly PrepStepId[] = [
     'cleanse',
     isConditioned ? 'deep-condition' : 'instant-condition',
     'blot',
   ];
-  return steps.map((step) => ({ step, minutes: prepSteps[step].usualMin }));
+  return steps.map((step) => ({ step, minutes: prepSteps[step].usualMin, product: null }));
 }
 
 const AXIS_OF_STEP: Readonly<Record<SchoolStep, Axis>> = {

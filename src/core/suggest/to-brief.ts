@@ -82,7 +82,7 @@ export function briefOfPick(told: BriefInput, asked: Asked, { way, tried }: Pick
         : {}),
     },
     wear: { ...base.wear, ...habit, after: [...base.wear.after] },
-    prep: base.prep?.map(({ step }) => ({ step })),
+    prep: base.prep?.map(({ step, product }) => ({ step, ...(product ? { product } : {}) })),
     drying: tried.steps.map(stepInput),
     ...(base.wearByMs === null ? {} : { startAt: told.startAt ?? isoWithOffset(startMs, base.timeZone) }),
   };

@@ -9,6 +9,7 @@ import { perZone, ZONES } from '@/core/hair/zone';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { ChosenSchools } from '@/core/schools/schools';
+import { takenProducts } from '@/core/draft/shelf-choices';
 import { allergyMatches } from '@/core/shelf/allergy';
 import { checkShelf, isShort } from '@/core/shelf/shelf-check';
 import { localTimeOf } from '@/core/schedule/local-time';
@@ -104,10 +105,7 @@ export function PlanDesk(props: PlanDeskProps) {
       new Map(props.reserved),
       brief.wearBy?.slice(0, 10) ?? null,
     );
-  const allergies = allergyMatches(
-    props.head.allergies,
-    props.products.filter(({ id }) => content.layerProductIds.includes(id)),
-  );
+  const allergies = allergyMatches(props.head.allergies, takenProducts(content, props.products));
   const lengths = brief.head.stretchedLengthCm;
   const isStopped = plan?.cautions.some(({ severity }) => severity === 'stop') ?? true;
   const blocks = answer?.view.blocks ?? [];

@@ -3,7 +3,7 @@ import { revalidatePath } from 'next/cache';
 import { Temporal } from 'temporal-polyfill';
 import { batchParts, mixed, type MixPart } from '@/core/shelf/mix';
 import { minorPerG } from '@/core/shelf/stock';
-import type { RoleId } from '@/core/products';
+import type { ShelfKindId } from '@/core/products/shelf-kind';
 import { action } from '@/server/action';
 import {
   findMix,
@@ -59,7 +59,12 @@ const insideOf = (parts: readonly MixPart[], shelf: readonly Product[]) =>
   parts.flatMap(({ productId, parts: share }) => {
     const product = shelf.find(({ id }) => id === productId);
     return product
-      ? [{ parts: share, of: { ...product, role: product.role as RoleId, minorPerG: minorPerG(product) } }]
+      ? [
+          {
+            parts: share,
+            of: { ...product, role: product.role as ShelfKindId, minorPerG: minorPerG(product) },
+          },
+        ]
       : [];
   });
 

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { productRoles, type RoleId } from '@/core/products';
+import { shelfKindLabel } from '@/core/products/shelf-kind';
 import { batchParts } from '@/core/shelf/mix';
 import { plural } from '@/core/words/words';
 import { formatCalendarDay, formatMass } from '@/ui/format';
@@ -49,7 +49,7 @@ export function MixCard({
     <article className={styles.mix}>
       <h3>
         <Link href={`/shelf/mixes/${mix.id}`}>{mix.name}</Link>
-        <small>{productRoles[mix.role as RoleId]?.label.toLowerCase() ?? mix.role}</small>
+        <small>{shelfKindLabel(mix.role).toLowerCase()}</small>
       </h3>
       <p>
         {mix.parts.map(({ productId, parts }) => `${plural(parts, 'part')} ${name(productId)}`).join(', ')};

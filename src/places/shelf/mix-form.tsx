@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import { useFieldArray } from 'react-hook-form';
-import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
+import { SHELF_KIND_IDS, shelfKind, type ShelfKindId } from '@/core/products/shelf-kind';
 import type { Mix, Product } from './shelf-types';
 import { sentence } from '@/core/words/words';
 import { FormField } from '@/ui/fields/form-field';
@@ -18,7 +18,7 @@ const EMPTY_PART = { productId: '', parts: '1' };
 
 const valuesOf = (mix: Mix | null): MixFormValues => ({
   name: mix?.name ?? '',
-  role: (mix?.role ?? 'leave-in') as RoleId,
+  role: (mix?.role ?? 'leave-in') as ShelfKindId,
   parts: mix?.parts.map(({ productId, parts }) => ({ productId, parts: String(parts) })) ?? [
     EMPTY_PART,
     EMPTY_PART,
@@ -55,7 +55,7 @@ export function MixForm({ mix, products }: { mix: Mix | null; products: readonly
           control={control}
           name="role"
           label="Used as"
-          options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
+          options={SHELF_KIND_IDS.map((value) => ({ value, label: shelfKind(value).label }))}
         />
         <FormField control={control} name="batchG" label="A batch, g" decimal />
         <FormField

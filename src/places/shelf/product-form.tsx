@@ -1,6 +1,6 @@
 'use client';
 import { useWatch } from 'react-hook-form';
-import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
+import { SHELF_KIND_IDS, shelfKind, type ShelfKindId } from '@/core/products/shelf-kind';
 import { MINOR_UNITS } from '@/core/formats/money';
 import { FormField } from '@/ui/fields/form-field';
 import { FormSelect } from '@/ui/fields/form-select';
@@ -19,7 +19,7 @@ const priceOf = (minor: number | null) => (minor === null ? '' : (minor / MINOR_
 /** A product as its form shows it; empty for a new one. */
 const valuesOf = (product: Product | null): ProductFormValues => ({
   name: product?.name ?? '',
-  role: (product?.role ?? 'leave-in') as RoleId,
+  role: (product?.role ?? 'leave-in') as ShelfKindId,
   waterPercent: typed(percentOf(product?.waterShare ?? null)),
   hold: typed(product?.hold ?? null),
   weight: typed(product?.weight ?? null),
@@ -43,7 +43,7 @@ export function ProductForm({ product, currency }: { product: Product | null; cu
     (card) => saveProduct({ id, revision, card }),
   );
   const { control } = form;
-  const role = productRoles[useWatch({ control, name: 'role' })];
+  const kind = shelfKind(useWatch({ control, name: 'role' }));
   return (
     <ShelfForm kind="product" id={id} keep="Keep this product" {...frame} onSubmit={submit}>
       <div className={styles.fields}>
@@ -52,28 +52,28 @@ export function ProductForm({ product, currency }: { product: Product | null; cu
           control={control}
           name="role"
           label="Kind"
-          options={ROLE_IDS.map((value) => ({ value, label: productRoles[value].label }))}
+          options={SHELF_KIND_IDS.map((value) => ({ value, label: shelfKind(value).label }))}
         />
         <FormField
           control={control}
           name="waterPercent"
           label="Water in it, %"
           decimal
-          hint={`empty: ${Math.round(role.waterShare * 100)}, as is usual`}
+          hint={`empty: ${Math.round(kind.waterShare * 100)}, as is usual`}
         />
         <FormField
           control={control}
           name="hold"
           label="Hold, 0 to 5"
           decimal
-          hint={`empty: ${Math.round(role.hold * 5)}`}
+          hint={`empty: ${Math.round(kind.hold)}`}
         />
         <FormField
           control={control}
           name="weight"
           label="Weight on the hair, 0 to 5"
           decimal
-          hint={`empty: ${role.weight}`}
+          hint={`empty: ${kind.weight}`}
         />
         <label className={styles.check}>
           <input type="checkbox" {...form.register('hasProtein')} />

@@ -4,7 +4,7 @@ import { CURRENCIES, MINOR_UNITS } from '@/core/formats/money';
 import { neededNumber, neededWhole, typedDay, typedNumber } from '@/core/formats/typed-field';
 import { choice } from '@/core/formats/field';
 import { DRYER_KINDS } from '@/core/drying-methods/method';
-import { ROLE_IDS } from '@/core/products';
+import { SHELF_KIND_IDS } from '@/core/products/shelf-kind';
 import { DRAWER_KIND_IDS } from '@/core/techniques/tool-kind';
 
 const id = z.string().min(1).max(64);
@@ -15,7 +15,7 @@ const name = words(60).min(1, 'write a name');
 export const productForm = z
   .strictObject({
     name,
-    role: choice('kind of product', ROLE_IDS),
+    role: choice('kind of product', SHELF_KIND_IDS),
     waterPercent: typedNumber('Water in it', 0, 100, '%'),
     hold: typedNumber('Hold', LAYER_RANGES.hold.low, LAYER_RANGES.hold.high),
     weight: typedNumber('Weight', LAYER_RANGES.weight.low, LAYER_RANGES.weight.high),
@@ -70,7 +70,7 @@ const hasTwice = (ids: readonly string[]) => new Set(ids).size < ids.length;
 export const mixForm = z
   .strictObject({
     name,
-    role: choice('kind of product', ROLE_IDS),
+    role: choice('kind of product', SHELF_KIND_IDS),
     parts: z
       .array(
         z.strictObject({

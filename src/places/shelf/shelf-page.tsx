@@ -1,4 +1,4 @@
-import { productRoles, ROLE_IDS, type RoleId } from '@/core/products';
+import { SHELF_KIND_IDS, shelfKindLabel } from '@/core/products/shelf-kind';
 import { isUnmade } from '@/core/shelf/stock';
 import { LinkButton } from '@/ui/shell/link-button';
 import { EmptyState } from '@/ui/feedback/empty-state';
@@ -19,11 +19,11 @@ export function ShelfPage({ products, tools, dryers, mixes, booked, priced, curr
   const kept = new Map<string, number>();
   for (const { check } of booked)
     for (const { id, needG } of check.products) kept.set(id, (kept.get(id) ?? 0) + needG);
-  const byRole = ROLE_IDS.map((role) => ({
+  const byRole = SHELF_KIND_IDS.map((role) => ({
     role,
     own: products.filter((product) => product.role === role),
   })).filter(({ own }) => own.length > 0);
-  const known = new Set<string>(ROLE_IDS);
+  const known = new Set<string>(SHELF_KIND_IDS);
   const unknown = products.filter((product) => !known.has(product.role));
   const add = (
     <LinkButton href="/shelf/products/new" variant="contained">
@@ -59,7 +59,7 @@ export function ShelfPage({ products, tools, dryers, mixes, booked, priced, curr
                 <ProductRow
                   key={product.id}
                   product={product}
-                  group={i === 0 ? (role ? productRoles[role as RoleId].label : 'Other') : null}
+                  group={i === 0 ? (role ? shelfKindLabel(role) : 'Other') : null}
                   keptG={kept.get(product.id) ?? 0}
                   currency={currency}
                   today={today}

@@ -6,7 +6,7 @@ import type { ScheduleBlock } from '@/core/schedule/backward';
 export function blockLabel(block: ScheduleBlock, setLabel: string): string {
   switch (block.step) {
     case 'prep':
-      return block.part ? prepName(block.part) : 'Wash and prep';
+      return block.part ? [prepName(block.part), block.product].filter(Boolean).join(': ') : 'Wash and prep';
     case 'install':
       return `Set ${setLabel}`;
     case 'dry':

@@ -29,6 +29,7 @@ import {
   type WeighedUnits,
 } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
+import { isLayerKind } from '@/core/products/shelf-kind';
 import { NumberField } from '@/ui/fields/number-field';
 import { formatHands, formatMass } from '@/ui/format';
 import { CloseIcon, DownIcon, UpIcon } from '@/ui/icons';
@@ -36,7 +37,9 @@ import { useUnits } from '@/ui/units-context';
 import { layerName, layerOf } from '@/core/draft/shelf-choices';
 import { moved } from '@/core/draft/edits';
 import type { DraftLayer, ShelfProduct } from '@/core/draft/draft-brief';
+import { zonesOnly } from '@/core/plan/how-words';
 import { LayerRow } from './layer-row';
+import { ZonesOfLayer } from './zones-of-layer';
 import styles from './layers.module.css';
 
 export interface LayersProps {
@@ -58,7 +61,7 @@ const doseWords = (
   units: Units,
 ) => {
   const { unit, amount } = inHands(role, dose.grams, weighed);
-  return `, ${formatMass(dose.grams, units)} for the head, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
+  return `, ${formatMass(dose.grams, units)} ${dose.zones ? 'there' : 'for the head'}, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
 };
 
 /** What a screen reader says while a layer is moved, the check of the new order with it. */
@@ -163,6 +166,7 @@ export function Layers({
                   <span className={styles.about}>
                     <span className={styles.dose}>
                       {productRoles[layer.role].label.toLowerCase()}
+                      {layer.zones && `, ${zonesOnly(layer.zones)}`}
                       {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
                     </span>
                     {doses[i] && doses[i].amount !== 'right' && (
@@ -193,13 +197,15 @@ export function Layers({
             <option value="">Add a layer…</option>
             {shelf.length > 0 && (
               <optgroup label="On your shelf">
-                {shelf.map((product) => (
-                  <option key={product.id} value={product.id}>
-                    {product.name}
-                    {isUnmade(product) && ' (to be made first)'}
-                    {warnings.get(product.name) && ` – mind: lists ${warnings.get(product.name)}`}
-                  </option>
-                ))}
+                {shelf
+                  .filter(({ role }) => isLayerKind(role))
+                  .map((product) => (
+                    <option key={product.id} value={product.id}>
+                      {product.name}
+                      {isUnmade(product) && ' (to be made first)'}
+                      {warnings.get(product.name) && ` – mind: lists ${warnings.get(product.name)}`}
+                    </option>
+                  ))}
               </optgroup>
             )}
             <optgroup label="By kind">
@@ -217,7 +223,7 @@ export function Layers({
         {layers.map((layer, i) => (
           <NumberField
             key={`${i}-${layer.role}`}
-            label={`${layerName(layer, productIds[i] ?? null, shelf)}, for the head`}
+            label={`${layerName(layer, productIds[i] ?? null, shelf)}, ${layer.zones ? 'there' : 'for the head'}`}
             unit="g"
             value={layer.grams ?? Math.round((doses[i]?.grams ?? 0) * 10) / 10}
             {...LAYER_RANGES.grams}
@@ -243,6 +249,22 @@ export function Layers({
             Back to the usual amounts
           </Button>
         )}
+      </details>
+      <details className={styles.details}>
+        <summary>Only in some places</summary>
+        {layers.map((layer, i) => (
+          <ZonesOfLayer
+            key={`${i}-${layer.role}`}
+            name={layerName(layer, productIds[i] ?? null, shelf)}
+            zones={layer.zones}
+            onChange={(zones) =>
+              onChange(
+                layers.map((before, j) => (j === i ? { ...before, zones } : before)),
+                [...productIds],
+              )
+            }
+          />
+        ))}
       </details>
       <details className={styles.details}>
         <summary>Weigh my own pumps</summary>

@@ -5,21 +5,38 @@ import { PREP_STEP_IDS, prepSteps, type PrepStepId } from '@/core/coefficients/p
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { CloseIcon } from '@/ui/icons';
-import type { DraftBrief } from '@/core/draft/draft-brief';
+import type { DraftBrief, ShelfProduct } from '@/core/draft/draft-brief';
+import { PREP_TAKES } from '@/core/products/prep-products';
+import { allergyMatches } from '@/core/shelf/allergy';
 import styles from './drying-steps.module.css';
 
 type DraftPrep = NonNullable<DraftBrief['prep']>;
 const MOST_STEPS = 8;
 
 /** What comes before the set, in the order it is done, each with how long it takes. */
-export function PrepSteps({ steps, onChange }: { steps: DraftPrep; onChange: (steps: DraftPrep) => void }) {
+export function PrepSteps({
+  steps,
+  shelf,
+  allergies,
+  onChange,
+}: {
+  steps: DraftPrep;
+  shelf: readonly ShelfProduct[];
+  /** What the head's card says to mind. */
+  allergies: string;
+  onChange: (steps: DraftPrep) => void;
+}) {
+  const warnings = new Map(allergyMatches(allergies, shelf).map(({ product, word }) => [product, word]));
   const left = PREP_STEP_IDS.filter((id) => !steps.some(({ step }) => step === id));
   const inOrder = (next: DraftPrep) =>
     [...next].sort((a, b) => PREP_STEP_IDS.indexOf(a.step) - PREP_STEP_IDS.indexOf(b.step));
   return (
     <>
       <ol className={styles.steps}>
-        {steps.map(({ step, minutes }) => {
+        {steps.map((planned) => {
+          const { step, minutes, product } = planned;
+          const takes: readonly string[] = PREP_TAKES[step] ?? [];
+          const kept = shelf.filter(({ role }) => takes.includes(role));
           const { label, usualMin, handsOn } = prepSteps[step];
           return (
             <li key={step}>
@@ -33,9 +50,33 @@ export function PrepSteps({ steps, onChange }: { steps: DraftPrep; onChange: (st
                 {...SET_RANGES.prepMinutes}
                 step={5}
                 onCommit={(typedMin) =>
-                  onChange(steps.map((one) => (one.step === step ? { step, minutes: typedMin } : one)))
+                  onChange(steps.map((one) => (one === planned ? { ...planned, minutes: typedMin } : one)))
                 }
               />
+              {(kept.length > 0 || product) && (
+                <span className={styles.with}>
+                  <SelectField
+                    label="With"
+                    value={product ?? ''}
+                    options={[
+                      { value: '', label: 'nothing named' },
+                      ...[...new Set([...kept.map(({ name }) => name), ...(product ? [product] : [])])].map(
+                        (name) => ({
+                          value: name,
+                          label: warnings.has(name) ? `${name} – mind: lists ${warnings.get(name)}` : name,
+                        }),
+                      ),
+                    ]}
+                    onChange={(name) =>
+                      onChange(
+                        steps.map((one) =>
+                          one === planned ? { ...planned, product: name || undefined } : one,
+                        ),
+                      )
+                    }
+                  />
+                </span>
+              )}
               <IconButton
                 size="small"
                 aria-label={`Leave out: ${label}`}

@@ -67,7 +67,7 @@ const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
   ),
 });
 
-const prep: PlanStep = ({ brief, changeBrief }) => {
+const prep: PlanStep = ({ brief, products, allergies, changeBrief }) => {
   const steps = brief.prep ?? [];
   const minutes = (step: (typeof steps)[number]) => step.minutes ?? prepSteps[step.step].usualMin;
   const whole = steps.reduce((sum, step) => sum + minutes(step), 0);
@@ -78,11 +78,13 @@ const prep: PlanStep = ({ brief, changeBrief }) => {
     answer: steps.length > 0 ? formatMinutes(whole) : 'Wash and prep',
     note:
       steps.length > 0
-        ? `${steps.map(({ step }) => prepSteps[step].label.toLowerCase()).join(', ')}; ${formatMinutes(hands)} of it with hands`
+        ? `${steps.map(({ step, product }) => [prepSteps[step].label.toLowerCase(), product].filter(Boolean).join(' with ')).join(', ')}; ${formatMinutes(hands)} of it with hands`
         : 'about 50 min',
     body: (
       <PrepSteps
         steps={steps}
+        shelf={products}
+        allergies={allergies}
         onChange={(next) => changeBrief({ prep: next.length > 0 ? next : undefined })}
       />
     ),

@@ -6,6 +6,7 @@ import type { HeadInput } from '@/core/formats/brief';
 import type { WishInput } from '@/core/formats/wish';
 import { localMs, localTimeOf } from '@/core/schedule/local-time';
 import type { ChosenSchools } from '@/core/schools/schools';
+import { isLayerKind } from '@/core/products/shelf-kind';
 import { isUnmade, leftNowG, minorPerG } from '@/core/shelf/stock';
 import type { TechniqueId } from '@/core/techniques';
 import { HOUR_MS, MINUTE_MS } from '@/core/units/time';
@@ -85,20 +86,22 @@ export function wishFor(form: WishForm, means: WishMeans, nowMs: number): WishIn
       ...(products.length === 0
         ? {}
         : {
-            products: products.map((product) => ({
-              id: product.id,
-              name: product.name,
-              role: product.role as NonNullable<Shelf['products']>[number]['role'],
-              ...known('hold', product.hold),
-              ...known('weight', product.weight),
-              ...known('waterShare', product.waterShare),
-              protein: product.hasProtein,
-              ...known('gramsLeft', leftNowG(product)),
-              ...known('priceMinorPerG', minorPerG(product)),
-              ingredients: product.ingredients,
-              ...known('useBy', product.useBy),
-              unusable: isUnmade(product) || (product.useBy !== null && product.useBy < dayOfReady),
-            })),
+            products: products
+              .filter(({ role }) => isLayerKind(role))
+              .map((product) => ({
+                id: product.id,
+                name: product.name,
+                role: product.role as NonNullable<Shelf['products']>[number]['role'],
+                ...known('hold', product.hold),
+                ...known('weight', product.weight),
+                ...known('waterShare', product.waterShare),
+                protein: product.hasProtein,
+                ...known('gramsLeft', leftNowG(product)),
+                ...known('priceMinorPerG', minorPerG(product)),
+                ingredients: product.ingredients,
+                ...known('useBy', product.useBy),
+                unusable: isUnmade(product) || (product.useBy !== null && product.useBy < dayOfReady),
+              })),
           }),
       ...(means.tools.length === 0
         ? {}

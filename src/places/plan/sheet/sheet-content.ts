@@ -37,7 +37,7 @@ import {
 } from '@/ui/format';
 import { blockLabel } from '@/ui/ribbon/block-label';
 import { dryLine, dryWords, sureUnderWords } from '../dry-words';
-import { layerName } from '@/core/draft/shelf-choices';
+import { layerName, takenProducts } from '@/core/draft/shelf-choices';
 import { partingWords, wholeSetLabel } from '@/core/draft/labels';
 import type { DraftBrief, PlanContent, ShelfProduct } from '@/core/draft/draft-brief';
 import { capitalised, listed, plural } from '@/core/words/words';
@@ -144,10 +144,7 @@ export function sheetWords(source: SheetSource): SheetWords {
     line: { text: `${text}${turnTo ? ` Ask ${turnTo}.` : ''}` },
     severity,
   }));
-  const warned = allergyMatches(
-    head.allergies,
-    products.filter(({ id }) => content.layerProductIds.includes(id)),
-  );
+  const warned = allergyMatches(head.allergies, takenProducts(content, products));
   let day = '';
   const times = view.blocks.map((block): FlowLine => {
     const blockDay = formatDay(block.startMs, clock);

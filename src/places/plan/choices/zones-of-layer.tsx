@@ -1,0 +1,35 @@
+'use client';
+import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
+import { Pill } from '@/ui/fields/pill';
+import styles from './layers.module.css';
+
+/** Where one layer goes: everywhere, or only in the zones that are pressed. */
+export function ZonesOfLayer({
+  name,
+  zones,
+  onChange,
+}: {
+  readonly name: string;
+  readonly zones: readonly Zone[] | undefined;
+  /** Nothing where it goes everywhere. */
+  readonly onChange: (zones: Zone[] | undefined) => void;
+}) {
+  const toggled = (zone: Zone): Zone[] | undefined => {
+    const next = ZONES.filter((other) => (other === zone) !== (zones?.includes(other) ?? false));
+    return next.length === 0 || next.length === ZONES.length ? undefined : next;
+  };
+  return (
+    <fieldset className={styles.zones}>
+      <legend>{name}</legend>
+      <Pill label="everywhere" isPressed={zones === undefined} onPress={() => onChange(undefined)} />
+      {ZONES.map((zone) => (
+        <Pill
+          key={zone}
+          label={ZONE_LABEL[zone]}
+          isPressed={zones?.includes(zone) ?? false}
+          onPress={() => onChange(toggled(zone))}
+        />
+      ))}
+    </fieldset>
+  );
+}
