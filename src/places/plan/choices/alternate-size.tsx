@@ -28,12 +28,20 @@ export function sizeOf(shelf: readonly ShelfTool[], now: DraftTool | null, diame
     : size;
 }
 
+/** "16 mm", or "16 mm and 20 mm in turn". */
+export const sizeWords = ({ diameterMm, alternate }: DraftTool, units: Units): string =>
+  alternate
+    ? `${formatDiameter(diameterMm, units)} and ${formatDiameter(alternate.diameterMm, units)} in turn`
+    : formatDiameter(diameterMm, units);
+
 /** The size that every other section takes. */
 export function AlternateSize({
+  label = 'Every other section',
   tool,
   shelf,
   onChange,
 }: {
+  readonly label?: string;
   readonly tool: DraftTool;
   readonly shelf: readonly ShelfTool[];
   readonly onChange: (tool: DraftTool) => void;
@@ -42,7 +50,7 @@ export function AlternateSize({
   const { alternate, ...size } = tool;
   return (
     <SelectField
-      label="Every other section"
+      label={label}
       value={alternate ? String(alternate.diameterMm) : ''}
       options={[
         { value: '', label: 'the same size' },

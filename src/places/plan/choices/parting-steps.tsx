@@ -1,5 +1,4 @@
 'use client';
-import type { Units } from '@/core/formats/display';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
@@ -14,14 +13,15 @@ import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques'
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { formatArea, formatLength } from '@/ui/format';
+import { useUnits } from '@/ui/units-context';
 import { meanSectionCm2, partingWords, wholeSetLabel } from '@/core/draft/labels';
 import { partedAnew, trialOf, withZone, withZoneTool } from '@/core/draft/edits';
 import type { DraftBrief, DraftTool, ShelfTool } from '@/core/draft/draft-brief';
-import { toolKindOfZone, toolsFor } from '@/core/draft/shelf-choices';
-import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
+import { toolKindOfSet, toolKindOfZone, toolsFor } from '@/core/draft/shelf-choices';
+import { toolKinds } from '@/core/techniques/tool-kind';
 import { capitalised, plural } from '@/core/words/words';
 import styles from './parting-steps.module.css';
-import { AlternateSize, sizeOf, sizeOptions } from './alternate-size';
+import { AlternateSize, sizeOf, sizeOptions, sizeWords } from './alternate-size';
 import { optionsOf } from './options-of';
 import type { PlanStep } from './plan-step';
 
@@ -170,18 +170,13 @@ const SAME = 'same';
 function ZoneFields({
   zone,
   brief,
-  tools,
-  units,
   changeBrief,
 }: {
   zone: Zone;
   brief: DraftBrief;
-  tools: readonly ShelfTool[];
-  units: Units;
   changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
   const draft = brief.set.zones?.[zone];
-  const kind = toolKindOfZone(brief.set, zone);
   return (
     <div className={styles.zone}>
       <SelectField
@@ -206,48 +201,49 @@ function ZoneFields({
           onCommit={(sections) => changeBrief(withZone(brief, zone, { ...draft, sections }))}
         />
       )}
-      {kind && (
-        <ZoneSize
-          kind={kind}
-          own={draft?.tool ?? null}
-          rest={draft?.technique === undefined ? (brief.set.tool ?? null) : null}
-          shelf={toolsFor(tools, kind)}
-          units={units}
-          onChange={(tool) => changeBrief(withZoneTool(brief, zone, tool))}
-        />
-      )}
     </div>
   );
 }
 
 /** The size of tool in one zone, and a second that takes turns with it. */
 function ZoneSize({
-  kind,
-  own,
-  rest,
-  shelf,
-  units,
-  onChange,
+  zone,
+  brief,
+  tools,
+  changeBrief,
 }: {
-  kind: ToolKindId;
-  own: DraftTool | null;
-  /** What the rest of the head takes; null where that is another kind of tool. */
-  rest: DraftTool | null;
-  shelf: readonly ShelfTool[];
-  units: Units;
-  onChange: (tool: DraftTool | null) => void;
+  zone: Zone;
+  brief: DraftBrief;
+  tools: readonly ShelfTool[];
+  changeBrief: (part: Partial<DraftBrief>) => void;
 }) {
-  const { noun } = toolKinds[kind];
+  const { units } = useUnits();
+  const kind = toolKindOfZone(brief.set, zone);
+  if (kind === null) return null;
+  const shelf = toolsFor(tools, kind);
+  const { tool = null, technique } = brief.set.zones?.[zone] ?? {};
+  const onChange = (next: DraftTool | null) => changeBrief(withZoneTool(brief, zone, next));
+  const isAsRest = kind === toolKindOfSet(brief.set) && technique === undefined;
   return (
-    <>
+    <div className={styles.zone}>
       <SelectField
-        label={`${capitalised(noun[1])} here`}
-        value={own ? String(own.diameterMm) : ''}
-        options={[{ value: '', label: rest ? 'as the rest' : 'usual' }, ...sizeOptions(shelf, own, units)]}
-        onChange={(mm) => onChange(mm === '' ? null : sizeOf(shelf, own, Number(mm)))}
+        label={`${capitalised(ZONE_LABEL[zone])} ${toolKinds[kind].noun[1]}`}
+        value={tool ? String(tool.diameterMm) : ''}
+        options={[
+          { value: '', label: isAsRest ? 'as the rest' : 'usual' },
+          ...sizeOptions(shelf, tool, units),
+        ]}
+        onChange={(mm) => onChange(mm === '' ? null : sizeOf(shelf, tool, Number(mm)))}
       />
-      {own && <AlternateSize tool={own} shelf={shelf} onChange={onChange} />}
-    </>
+      {tool && (
+        <AlternateSize
+          label={`Every other, ${ZONE_LABEL[zone]}`}
+          tool={tool}
+          shelf={shelf}
+          onChange={onChange}
+        />
+      )}
+    </div>
   );
 }
 
@@ -256,8 +252,9 @@ export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrie
   const different = ZONES.filter((zone) => set.zones?.[zone]);
   const troubled = plan?.zones.filter((zone) => zone.problem !== null) ?? [];
   const nameOf = (zone: Zone) => {
-    const technique = set.zones?.[zone]?.technique;
-    return `${ZONE_LABEL[zone]} ${techniqueOf(technique ?? set.technique).noun[1]}`;
+    const { technique, tool } = set.zones?.[zone] ?? {};
+    const what = `${ZONE_LABEL[zone]} ${techniqueOf(technique ?? set.technique).noun[1]}`;
+    return tool ? `${what} ${sizeWords(tool, units)}` : what;
   };
   return {
     id: 'zones',
@@ -300,15 +297,16 @@ export const zonesStep: PlanStep = ({ brief, set, plan, tools, units, changeBrie
           </div>
         ))}
         {ZONES.map((zone) => (
-          <ZoneFields
-            key={zone}
-            zone={zone}
-            brief={brief}
-            tools={tools}
-            units={units}
-            changeBrief={changeBrief}
-          />
+          <ZoneFields key={zone} zone={zone} brief={brief} changeBrief={changeBrief} />
         ))}
+        {ZONES.some((zone) => toolKindOfZone(set, zone) !== null) && (
+          <details className={styles.sizes}>
+            <summary>Sizes by zone</summary>
+            {ZONES.map((zone) => (
+              <ZoneSize key={zone} zone={zone} brief={brief} tools={tools} changeBrief={changeBrief} />
+            ))}
+          </details>
+        )}
       </>
     ),
   };

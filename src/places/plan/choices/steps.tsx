@@ -22,18 +22,12 @@ import { DateTimeField } from '@/ui/fields/date-time-field';
 import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { TemperatureField } from '@/ui/fields/temperature-field';
-import {
-  formatDiameter,
-  formatHours,
-  formatMinutes,
-  formatIndex,
-  formatLocalTime,
-  formatTemperature,
-} from '@/ui/format';
+import { formatHours, formatMinutes, formatIndex, formatLocalTime, formatTemperature } from '@/ui/format';
 import { layerName, toolKindOfSet, toolsFor } from '@/core/draft/shelf-choices';
 import { withTechnique } from '@/core/draft/edits';
 import { DryingSteps } from './drying-steps';
 import { DryingWaysHere } from './drying-ways-here';
+import { sizeWords } from './alternate-size';
 import { optionsOf as options } from './options-of';
 import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
@@ -189,7 +183,7 @@ const tool: PlanStep = ({ set, tools, plan, fullestBundle, units, changeSet }) =
   return {
     id: 'tool',
     title: label,
-    answer: formatDiameter(planned.diameterMm, units),
+    answer: sizeWords(planned, units),
     note:
       fit &&
       `${formatIndex(fit.turns)} ${fit.turns <= 1 ? 'turn' : 'turns'} round it, ${fit.fits ? 'in one layer' : 'hair over hair'}`,
