@@ -9,6 +9,9 @@ import { briefInput, dryingInput, headInput, roomInput, sleepInput } from './bri
 import { choice, within, wholeWithin } from './field';
 import { LAYER_RANGES, SET_RANGES, TOOL_RANGES } from './ranges';
 
+/** Days that a set of a record may have lasted. */
+const PAST_DAYS = { low: 0, high: 365 };
+
 const text = (most: number) => z.string().max(most, `at most ${most} letters`);
 
 /** A product that may be taken; what is left out is not known. */
@@ -72,6 +75,21 @@ export const wishInput = z
       .record(text(40), text(40))
       .default({})
       .describe('schools taken on this head before, by question'),
+    past: z
+      .array(
+        z.strictObject({
+          technique: choice('technique', TECHNIQUE_IDS),
+          daysLasted: within('days lasted', PAST_DAYS, 'days'),
+          daysForecast: within('days forecast', PAST_DAYS, 'days'),
+          hasEnded: z
+            .boolean()
+            .default(true)
+            .describe('it ended by itself; false where it was cut short while good'),
+        }),
+      )
+      .max(500, 'a record of at most 500 sets')
+      .default([])
+      .describe('sets on this head that are over'),
     part: choice('part', PART_LINES).default('none'),
     room: roomInput.prefault({}),
     hand: briefInput.shape.set.shape.hand,

@@ -12,6 +12,7 @@ import { routesFor } from './routes';
 import { extraLayer, stacksFor, withLayer } from './stacks';
 import { SuitTable } from './suit';
 import { NOMINAL_H, type Times } from './trial';
+import { recordOf, type PastSet } from './record';
 import type { Axis, Stack, Way } from './way';
 import type { Asked, FollowedSchool } from './ways';
 import { weightsOf, type Want } from '../coefficients/wants';
@@ -31,6 +32,8 @@ export interface Wish {
   readonly means: Means;
   /** Schools taken on this head before. */
   readonly schools: ChosenSchools;
+  /** Sets on this head that are over. */
+  readonly past: readonly PastSet[];
   /** How much each wish adds to its weight; usual where left out. */
   readonly strength?: number;
 }
@@ -163,6 +166,7 @@ export function ask(wish: Wish, context: FactContext = contextOf(wish.base)): As
     stacks,
     routes: routesFor(means.drying, hasNight),
     schools: followed(schools),
+    record: recordOf(wish.past),
     isConditioned,
   };
 }

@@ -88,6 +88,7 @@ export function readWish(raw: unknown): Checked<ReadWish> {
         sureness: input.sureness,
         means: readMeans(input),
         schools: input.schools,
+        past: input.past,
       },
     },
   };

@@ -5,6 +5,7 @@ import { capitalised, plural } from '../words/words';
 import { alternatives, bestAmong, isSameIn } from './alternatives';
 import { ask, contextOf, timesOf, type Wish } from './ask';
 import { facts, type FactField, type FactId } from './facts';
+import type { Recorded } from './record';
 import { RULES } from './rules';
 import type { Rule } from './rules/rule';
 import { Search, type Pick } from './search';
@@ -19,13 +20,15 @@ import type { Want } from '../coefficients/wants';
 export interface SuggestReason {
   readonly about: Axis;
   /** The field of the head, or what else was asked, that would change the choice. */
-  readonly fact: FactField | 'wants' | 'shelf' | 'allergies' | 'schools' | 'usual';
+  readonly fact: FactField | 'wants' | 'shelf' | 'allergies' | 'schools' | 'record' | 'usual';
   readonly text: string;
 }
 
 /** A fact that holds this little is no reason. */
 const LEAST_LEVEL = 0.25;
 const MOST_PER_AXIS = 2;
+/** Points from which her own sets are a reason. */
+const LEAST_RECORDED = 0.5;
 
 /** Axes that are tried again without a fact or a wish. */
 const RETRIED: readonly Axis[] = ['start', 'layers', 'sections', 'root', 'ends', 'tool', 'drying', 'nights'];
@@ -225,6 +228,26 @@ class Reasoner {
       }));
   }
 
+  /** What her own sets say for this technique, or against another that would have come first. */
+  record(): SuggestReason[] {
+    const { pick, search } = this;
+    const { record } = search.asked;
+    const { technique } = pick.way.set;
+    const own = record.get(technique);
+    const { suit } = suggestion.value;
+    const isDecided = ({ points }: Recorded, score: number) =>
+      points < 0 && score - suit * points > pick.score;
+    const against = this.kinds.flatMap(({ way, score }) => {
+      const told = record.get(way.set.technique);
+      return told && way.set.technique !== technique && isDecided(told, score) ? [told] : [];
+    });
+    return [...(own && own.points >= LEAST_RECORDED ? [own] : []), ...against].map(({ text }) => ({
+      about: 'technique',
+      fact: 'record',
+      text,
+    }));
+  }
+
   schools(): SuggestReason[] {
     return this.search.asked.schools
       .filter((school) => school.follows(this.pick.way))
@@ -277,6 +300,7 @@ export function reasonsFor(wish: Wish, search: Search, pick: Pick, kinds: readon
   const reasoner = new Reasoner(wish, search, pick, kinds);
   const all = [
     ...reasoner.schools(),
+    ...reasoner.record(),
     ...reasoner.technique(),
     ...reasoner.prep(),
     ...RETRIED.flatMap((axis) =>

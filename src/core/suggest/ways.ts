@@ -1,4 +1,5 @@
 import type { Brief, PlannedTool } from '../brief/brief';
+import type { Recorded } from './record';
 import {
   ENDS_METHOD_IDS,
   endsMethods,
@@ -84,6 +85,8 @@ export interface Asked {
   readonly stacks: readonly Stack[];
   readonly routes: readonly Route[];
   readonly schools: readonly FollowedSchool[];
+  /** What this head's own sets say of techniques. */
+  readonly record: ReadonlyMap<TechniqueId, Recorded>;
   readonly isConditioned: boolean;
 }
 
@@ -348,11 +351,12 @@ export class Ways {
     return best;
   }
 
-  /** Points of one choice: rows, and the schools of this head before them. */
+  /** Points of one choice: rows, and before them the schools taken on this head and what its own sets came to. */
   suitOf(axis: Axis, way: Way): SuitNow {
     const suit = this.asked.suits.of(axis, way);
     const taught = this.asked.schools.filter((school) => school.axis === axis && school.follows(way)).length;
-    return { points: suit.points + suggestion.value.school * taught, isOut: suit.out !== null };
+    const recorded = axis === 'technique' ? (this.asked.record.get(way.set.technique)?.points ?? 0) : 0;
+    return { points: suit.points + suggestion.value.school * taught + recorded, isOut: suit.out !== null };
   }
 
   /** What of a set no start, finish, layers or habit changes; null where a rule rules it out. */

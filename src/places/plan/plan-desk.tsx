@@ -26,6 +26,7 @@ import { useUndoKeys } from './desk/use-undo-keys';
 import { comparedPlan } from './difference-words';
 import { ForecastPanel } from './forecast-panel';
 import { FromTheShelf } from './from-the-shelf';
+import type { PastSet } from '@/core/suggest/record';
 import { stretched, withOption } from '@/core/draft/edits';
 import { wholeSetLabel } from '@/core/draft/labels';
 import type { DraftBrief, PlanContent, ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
@@ -51,6 +52,8 @@ export interface PlanDeskProps {
   /** The set it was begun as; null while it is ahead. */
   readonly setId: string | null;
   readonly hasNewerMeasurement: boolean;
+  /** Sets on this head that are over. */
+  readonly past: readonly PastSet[];
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
   readonly dryers: readonly ShelfDryer[];
@@ -158,6 +161,7 @@ export function PlanDesk(props: PlanDeskProps) {
             head: brief.head,
             allergies: props.head.allergies,
             schools: actions.schools,
+            past: props.past,
             products: props.products,
             tools: props.tools,
             dryers: props.dryers,

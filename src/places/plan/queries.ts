@@ -9,6 +9,10 @@ import { countPlans, findPlan, listOpenPlans, pageOfPlans, PLAN_ORDERS } from '@
 import { listSets } from '@/server/db/rows/set-lists';
 import { setOfPlan } from '@/server/db/rows/sets';
 import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
+import type { PastSet } from '@/core/suggest/record';
+import { techniques } from '@/core/techniques';
+import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import type { Reader } from '@/server/db/client';
 import { reservedFor } from '@/core/shelf/reserved';
 import { askedList } from '@/ui/shell/list-asked';
 import { cache } from 'react';
@@ -16,6 +20,23 @@ import { bookedPlans } from '../shelf/queries';
 
 /** No more drafts than this are put beside each other. */
 const MOST_BESIDE = 3;
+
+/** Sets on a head that are over, as a suggestion weighs them; what cannot be read tells nothing. */
+async function pastOf(reader: Reader, studioId: string, headId: string): Promise<PastSet[]> {
+  const over = await listSets(reader, studioId, 'ended', headId);
+  return over.flatMap(({ set, daysPresentable, lastGoodDay, reason }): PastSet[] =>
+    set && set.technique in techniques && daysPresentable && lastGoodDay !== null
+      ? [
+          {
+            technique: set.technique,
+            daysLasted: lastGoodDay,
+            daysForecast: daysPresentable.p50,
+            hasEnded: endReasons[reason as EndReasonId]?.ended ?? false,
+          },
+        ]
+      : [],
+  );
+}
 
 /** Everything the plan desk opens with, or null when the plan is gone. */
 export const loadPlan = cache((id: string) =>
@@ -28,6 +49,7 @@ export const loadPlan = cache((id: string) =>
     return {
       plan,
       head,
+      past: await pastOf(database.db, studioId, head.id),
       hasNewerMeasurement: head.measurement.id !== plan.measurementId,
       products: await listProducts(database.db, studioId),
       tools: await listTools(database.db, studioId),
@@ -56,6 +78,7 @@ export const loadFirst = cache((headId: string) =>
     return (
       head && {
         head,
+        past: await pastOf(database.db, studio.id, head.id),
         products: await listProducts(database.db, studio.id),
         tools: await listTools(database.db, studio.id),
         dryers: await listDryers(database.db, studio.id),

@@ -43,6 +43,7 @@ const means: WishMeans = {
   head: { stretchedLengthCm: 22 },
   allergies: 'coconut',
   schools: {},
+  past: [],
   products: [],
   tools: [],
   dryers: [],

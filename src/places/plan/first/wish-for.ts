@@ -6,6 +6,7 @@ import type { HeadInput } from '@/core/formats/brief';
 import type { WishInput } from '@/core/formats/wish';
 import { localMs, localTimeOf } from '@/core/schedule/local-time';
 import type { ChosenSchools } from '@/core/schools/schools';
+import type { PastSet } from '@/core/suggest/record';
 import { isLayerKind } from '@/core/products/shelf-kind';
 import { isUnmade, leftNowG, minorPerG } from '@/core/shelf/stock';
 import type { TechniqueId } from '@/core/techniques';
@@ -28,6 +29,8 @@ export interface WishMeans {
   readonly head: HeadInput;
   readonly allergies: string;
   readonly schools: ChosenSchools;
+  /** Sets on this head that are over. */
+  readonly past: readonly PastSet[];
   readonly products: readonly ShelfProduct[];
   readonly tools: readonly ShelfTool[];
   readonly dryers: readonly ShelfDryer[];
@@ -80,6 +83,7 @@ export function wishFor(form: WishForm, means: WishMeans, nowMs: number): WishIn
     handsOnHours: form.workH,
     allergies: means.allergies,
     schools: { ...means.schools },
+    past: [...means.past],
     hand: means.hand,
     shelf: {
       // Who keeps no shelf is not told to buy everything.

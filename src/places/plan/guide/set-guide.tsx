@@ -85,6 +85,7 @@ export function SetGuide({
         head: { stretchedLengthCm: 22 },
         allergies: '',
         schools: {},
+        past: [],
         products,
         tools,
         dryers,

@@ -30,6 +30,8 @@ export interface SetListing {
   readonly isEnteredLater: boolean;
   /** Last day it was still good; null while it is worn. */
   readonly lastGoodDay: number | null;
+  /** Why it was given up; null while it is worn. */
+  readonly reason: string | null;
   /** Price of its products when it was begun, minor units; null where none was known. */
   readonly costMinor: number | null;
 }
@@ -52,6 +54,7 @@ export const facts = {
   cancelledAtMs: sets.cancelledAtMs,
   isEnteredLater: sets.isEnteredLater,
   lastGoodDay: outcomes.lastGoodDay,
+  reason: outcomes.reason,
   costMinor: sets.costMinor,
 };
 

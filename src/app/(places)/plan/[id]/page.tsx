@@ -31,6 +31,7 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
       isAside={plan.status === 'aside'}
       setId={loaded.setId}
       hasNewerMeasurement={loaded.hasNewerMeasurement}
+      past={loaded.past}
       products={loaded.products}
       tools={loaded.tools}
       dryers={loaded.dryers}

@@ -19,7 +19,7 @@ export async function generateMetadata({ searchParams }: { searchParams: SearchP
 export default async function Page({ searchParams }: { searchParams: SearchParams }) {
   const loaded = await headOf(searchParams);
   if (!loaded) notFound();
-  const { head, products, tools, dryers, hand, clock, nowMs } = loaded;
+  const { head, past, products, tools, dryers, hand, clock, nowMs } = loaded;
   const { id, name, description, skinTone, hairTone } = head;
   return (
     <FirstDraft
@@ -29,6 +29,7 @@ export default async function Page({ searchParams }: { searchParams: SearchParam
         head: head.measurement.head,
         allergies: head.allergies,
         schools: head.schools,
+        past,
         products,
         tools,
         dryers,
