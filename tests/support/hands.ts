@@ -4,7 +4,11 @@ import type { Page } from 'puppeteer-core';
 const named = (name: string, role?: string) => `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`;
 
 /** Presses a button or link by its name. */
-export async function press(page: Page, name: string, role: 'button' | 'link' = 'button'): Promise<void> {
+export async function press(
+  page: Page,
+  name: string,
+  role: 'button' | 'link' | 'switch' = 'button',
+): Promise<void> {
   const handle = await page.waitForSelector(named(name, role));
   await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await handle!.click();

@@ -1,7 +1,7 @@
 import type { StartStateId } from '../coefficients/start-states';
 import { suggestion } from '../coefficients/suggestion';
 import { techniqueOf } from '../techniques';
-import { capitalised, plural } from '../words/words';
+import { capitalised, uncapitalised } from '../words/words';
 import { alternatives, bestAmong, isSameIn } from './alternatives';
 import { ask, contextOf, timesOf, type Wish } from './ask';
 import { facts, type FactField, type FactId } from './facts';
@@ -10,7 +10,7 @@ import { RULES } from './rules';
 import type { Rule } from './rules/rule';
 import { Search, type Pick } from './search';
 import { scoreOf } from './score';
-import { routeWords } from './words';
+import { choiceWords, routeWords } from './words';
 import { WANT_WORDS } from './want-words';
 import { AXES, type Axis, type Way } from './way';
 import { dueSizes, fieldOfSize } from './zone-sizes';
@@ -38,6 +38,9 @@ export function chanceWords(chance: number): string {
   const tenths = Math.round(chance * 10);
   return tenths >= 10 ? 'surely dry' : tenths <= 0 ? 'hardly ever dry' : `dry ${tenths} times in 10`;
 }
+
+/** A sentence that speaks against what was not chosen, with that named first. */
+const rather = (instead: string, text: string) => `Not ${instead}: ${uncapitalised(text)}`;
 
 /** Everything that reasons are found with; searches without a fact are made once. */
 class Reasoner {
@@ -70,15 +73,17 @@ class Reasoner {
     return best && !isSameIn(axis, best.way, this.pick.way) ? best.way : null;
   }
 
-  /** Whether a row speaks for a way in one choice, or against another. */
-  private bearsOn({ id }: Rule, axis: Axis, chosen: Way, instead: Way): boolean {
+  /** What a row says of a choice that was made rather than another: for it, or against the other; null for neither. */
+  private saidBy({ id, text }: Rule, axis: Axis, chosen: Way, instead: Way): string | null {
     const { suits } = this.search.asked;
     const points = (way: Way) =>
       suits
         .of(axis, way)
         .lines.filter(({ rule }) => rule.id === id)
         .map((line) => line.points);
-    return axis === 'sections' || points(chosen).some((p) => p > 0) || points(instead).some((p) => p < 0);
+    if (axis === 'sections') return `${text} Otherwise ${choiceWords(axis, instead)} would do.`;
+    if (points(chosen).some((p) => p > 0)) return text;
+    return points(instead).some((p) => p < 0) ? rather(choiceWords(axis, instead), text) : null;
   }
 
   /** Rows that bear on a choice, those that say most of it first. */
@@ -105,10 +110,8 @@ class Reasoner {
     for (const rule of this.rowsOn(axis)) {
       if (found.length >= MOST_PER_AXIS) break;
       const other = this.otherwise(axis, rule.fact);
-      if (!other || !this.bearsOn(rule, axis, this.pick.way, other)) continue;
-      const fact = facts[rule.fact].field;
-      const instead = axis === 'sections' ? ` Otherwise ${this.counted(other)} would do.` : '';
-      found.push({ about: axis, fact, text: `${rule.text}${instead}` });
+      const text = other && this.saidBy(rule, axis, this.pick.way, other);
+      if (text) found.push({ about: axis, fact: facts[rule.fact].field, text });
     }
     for (const want of this.wish.wants) {
       if (found.length >= MOST_PER_AXIS) break;
@@ -116,10 +119,6 @@ class Reasoner {
       if (reason && this.otherwise(axis, want)) found.push(reason);
     }
     return found;
-  }
-
-  private counted({ set }: Way): string {
-    return plural(set.sections, ...techniqueOf(set.technique).noun);
   }
 
   /** Why this technique: a row that the lead over the next one hangs on, or a wish that does. */
@@ -153,9 +152,11 @@ class Reasoner {
       const theirs = said(rule, next.way);
       return suit * (ours - theirs) > lead && ours >= 0 && (ours > 0 || theirs < 0);
     });
-    const found: SuggestReason[] = rows
-      .slice(0, MOST_PER_AXIS)
-      .map((rule) => ({ about: 'technique', fact: facts[rule.fact].field, text: rule.text }));
+    const found: SuggestReason[] = rows.slice(0, MOST_PER_AXIS).map((rule) => ({
+      about: 'technique',
+      fact: facts[rule.fact].field,
+      text: said(rule, pick.way) > 0 ? rule.text : rather(choiceWords('technique', next.way), rule.text),
+    }));
     for (const want of this.wish.wants) {
       if (found.length >= MOST_PER_AXIS) break;
       const { weights } = this.searchWithout(want).asked.weighing;

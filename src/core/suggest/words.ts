@@ -1,3 +1,5 @@
+import { nightCares } from '../coefficients/night-care';
+import { endsMethods, rootMethods } from '../coefficients/root-and-ends';
 import { startStates } from '../coefficients/start-states';
 import { dryingMethods, type DryingMethodId } from '../drying-methods';
 import { ZONE_LABEL, ZONES } from '../hair/zone';
@@ -5,7 +7,7 @@ import { productRoles, type RoleId } from '../products';
 import { techniqueOf, type TechniqueId } from '../techniques';
 import { listed, plural } from '../words/words';
 import { holdLayer, isMoist } from './stack-traits';
-import type { Route, SetChoice, Stack, Way } from './way';
+import type { Axis, Route, SetChoice, Stack, Way } from './way';
 
 /** Roles whose label is longer than anybody says. */
 const SPOKEN: Partial<Readonly<Record<RoleId, string>>> = { mousse: 'foam' };
@@ -52,6 +54,35 @@ export function setWords({ technique, sections, tool, zones }: SetChoice): strin
   const own = techniqueOf(technique);
   const size = own.tool && own.tool !== 'end-rod' && tool ? ` of ${tool.diameterMm} mm` : '';
   return `${plural(sections, ...own.noun)}${size}${zoneWords(zones)}`;
+}
+
+/** What a way does in one choice, in a few words: "gel over cream", "a plaited root", "12 mm". */
+export function choiceWords(
+  axis: Axis,
+  { set, startState, rootMethod, endsMethod, stack, route, habit }: Way,
+): string {
+  switch (axis) {
+    case 'technique':
+      return techniqueOf(set.technique).noun[1];
+    case 'prep':
+      return '';
+    case 'start':
+      return startStates[startState].label.toLowerCase();
+    case 'layers':
+      return stackWords(stack);
+    case 'sections':
+      return plural(set.sections, ...techniqueOf(set.technique).noun);
+    case 'root':
+      return rootMethods[rootMethod].phrase;
+    case 'ends':
+      return endsMethods[endsMethod].phrase;
+    case 'tool':
+      return set.tool ? `${set.tool.diameterMm} mm` : '';
+    case 'drying':
+      return routeWords(route);
+    case 'nights':
+      return nightCares[habit.night].label.toLowerCase();
+  }
 }
 
 /** "24 twists, foam over leave-in, overnight": a way in one line. */

@@ -11,6 +11,9 @@ export const plural = (count: number, one: string, many = `${one}s`): string =>
 /** With a capital first: "hair is bleached" gives "Hair is bleached". */
 export const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
+/** With a small first, to stand behind a colon. */
+export const uncapitalised = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
+
 /** A whole sentence, capital first and a stop behind; of nothing, nothing. */
 export const sentence = (words: string): string => (words === '' ? '' : `${capitalised(words)}.`);
 

@@ -57,11 +57,12 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
   return { id };
 });
 
-/** Makes a plan of a draft that was suggested for a head, and answers its id. */
+/** Makes a plan of a draft that was suggested for a head, once however often it is sent, and answers its id. */
 export const takeDraft = action(takeDraftInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
-  const { headId, ...content } = input;
+  const { id: taken, headId, ...content } = input;
   const id = await database.write(async (tx) => {
+    if (await findPlan(tx, studioId, taken)) return taken;
     const head = await findHead(tx, studioId, headId);
     if (!head) throw new AppError('not-found');
     const onShelf = new Set((await listProducts(tx, studioId)).map((product) => product.id));
@@ -79,6 +80,7 @@ export const takeDraft = action(takeDraftInput, async ({ input, actor, database,
         status: 'draft',
       },
       nowMs,
+      taken,
     );
   });
   revalidatePath('/plan');

@@ -15,7 +15,8 @@ export const savePlanInput = z.strictObject({ id, ...draft });
 export const draftInput = z.strictObject(draft);
 
 /** A draft that was suggested, taken as a plan of a head. */
-export const takeDraftInput = z.strictObject({ headId: id, ...content });
+/** The id is made where the draft is taken: sent again after a lost answer, it is the same plan. */
+export const takeDraftInput = z.strictObject({ id: z.uuid(), headId: id, ...content });
 
 export const planIdInput = z.strictObject({ id });
 export const newPlanInput = z.strictObject({ headId: id });

@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Clock } from '@/core/formats/display';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { motifOfSection } from '@/core/draft/labels';
@@ -27,6 +27,10 @@ import { DraftThread } from './draft-thread';
 import { OtherKinds } from './other-kinds';
 import { addressOf } from './wish-address';
 import { beginOf, wishFor, type WishForm, type WishMeans } from './wish-for';
+import { useNow } from '@/ui/hooks/use-now';
+import { serverNowMs } from '@/ui/hooks/server-clock';
+import { MINUTE_MS } from '@/core/units/time';
+import { lateWords } from '../desk/late-words';
 import { useSuggestions } from './use-suggestions';
 import { UsefulNote } from './useful-note';
 import { WeighedDialog } from './weighed-dialog';
@@ -65,27 +69,41 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
   const { run, isBusy, problem } = useAction();
   const [form, setForm] = useState(asked);
   const [isWeighedOpen, setWeighedOpen] = useState(false);
-  const [wish, setWish] = useState(() => wishFor(asked, means, nowMs));
+  const [{ wish, askedMs }, setWish] = useState(() => ({
+    wish: wishFor(asked, means, nowMs),
+    askedMs: nowMs,
+  }));
+  const now = useNow(nowMs, MINUTE_MS);
   const live = useSuggestions(wish);
   const { option, view, progress, explained } = live;
   const plan = view?.view.plan ?? null;
 
   // The address holds what was asked, so that Back and a reload bring it again.
   useEffect(() => {
-    window.history.replaceState(null, '', addressOf(head.id, form));
+    // After the router's own effects: before them its state would be wiped, and Back would lead nowhere.
+    const timer = setTimeout(() => window.history.replaceState(null, '', addressOf(head.id, form)));
+    return () => clearTimeout(timer);
   }, [head.id, form]);
   const change = (part: Partial<WishForm>) => {
     const next = { ...form, ...part };
     setForm(next);
-    setWish(wishFor(next, means, nowMs));
+    const atMs = serverNowMs();
+    setWish({ wish: wishFor(next, means, atMs), askedMs: atMs });
   };
 
+  // One plan for one draft, however often it has to be sent.
+  const taken = useRef<{ readonly option: Option; readonly id: string } | null>(null);
+  const idOf = (of: Option) => {
+    if (taken.current?.option !== of) taken.current = { option: of, id: crypto.randomUUID() };
+    return taken.current.id;
+  };
   const take = (isToChair: boolean) => {
     if (!option) return;
     const { brief, productIds, title } = option;
     void run(
       async () => {
         const made = await takeDraft({
+          id: idOf(option),
           headId: head.id,
           title: title.slice(0, 80),
           brief,
@@ -101,6 +119,10 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
 
   const isStopped = plan?.cautions.some(({ severity }) => severity === 'stop') ?? true;
   const dry = view ? dryWords(view.view, clock) : null;
+  const blocks = view?.view.blocks ?? [];
+  const isOver = blocks.length > 0 && blocks.at(-1)!.endMs <= now;
+  // While it is looked at the beginning passes by a little; that is not late yet.
+  const late = lateWords(blocks, isOver ? now : askedMs, clock);
   const others = (progress?.options ?? []).flatMap((other, index) =>
     other.title === option?.title ? [] : [{ index, option: other }],
   );
@@ -127,7 +149,11 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
           <Button variant="outlined" disabled={isBusy || !option} onClick={() => take(false)}>
             Change by hand
           </Button>
-          <Button variant="contained" disabled={isBusy || !option || isStopped} onClick={() => take(true)}>
+          <Button
+            variant="contained"
+            disabled={isBusy || !option || isStopped || isOver}
+            onClick={() => take(true)}
+          >
             Take to the chair
           </Button>
         </span>
@@ -135,7 +161,7 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
       {problem}
       <WishBar
         form={form}
-        begin={form.begin ?? beginOf(form.ready, means.timeZone, nowMs)}
+        begin={form.begin ?? beginOf(form.ready, means.timeZone, askedMs)}
         onChange={change}
       />
       <div className={styles.state} role="status">
@@ -151,6 +177,7 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
           </>
         )}
         {!live.isWorking && progress?.nothingFits && <p className={styles.gives}>{progress.nothingFits}</p>}
+        {!live.isWorking && late && <p className={styles.gives}>{late}</p>}
         {live.errors.map(({ path, message }) => (
           <p key={path + message} className={styles.gives}>
             {sentence(message)}

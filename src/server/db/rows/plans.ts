@@ -174,8 +174,8 @@ export async function createPlan(
   studioId: string,
   plan: PlanContent & { headId: string; measurementId: string; status: PlanStatus },
   nowMs: number,
+  id = newId(nowMs),
 ): Promise<string> {
-  const id = newId(nowMs);
   await tx
     .insert(plans)
     .values({ id, studioId, ...plan, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
