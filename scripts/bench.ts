@@ -33,7 +33,8 @@ async function bundledCore() {
         export { movePart } from '@/core/parting/edits/lines';
         export { fitTo } from '@/core/fit/fit';
         export { readWish } from '@/core/suggest/read-wish';
-        export { suggest } from '@/core/suggest/suggest';`,
+        export { suggest } from '@/core/suggest/suggest';
+        export { setGuide } from '@/core/suggest/set-guide';`,
       resolveDir: process.cwd(),
     },
     bundle: true,
@@ -59,6 +60,7 @@ async function bundledCore() {
     fitTo: typeof import('@/core/fit/fit').fitTo;
     readWish: typeof import('@/core/suggest/read-wish').readWish;
     suggest: typeof import('@/core/suggest/suggest').suggest;
+    setGuide: typeof import('@/core/suggest/set-guide').setGuide;
   };
 }
 
@@ -163,9 +165,9 @@ async function benchDraws() {
   }
 }
 
-/** Fit to my time: how long the first answer and two thousand candidates take, without pruning by work. */
+/** A first draft from its first answer to the last other kind, Fit to my time, and a whole set guide. */
 async function benchSuggestions() {
-  const { readWish, suggest, fitTo } = await bundledCore();
+  const { readWish, suggest, fitTo, setGuide } = await bundledCore();
   const wishes = [
     [{ stretchedLengthCm: 20, strandDiameterUm: 55, naturalCoilDiameterMm: 4.5 }, ['lasts', 'soft']],
     [{ stretchedLengthCm: 30, strandDiameterUm: 90, densityPerCm2: 210 }, ['defined', 'lasts']],
@@ -212,6 +214,9 @@ async function benchSuggestions() {
   console.log(`first draft: ${summary(times.draft)}`);
   console.log(`first draft and others: ${summary(times.all)}`);
   console.log(`fit to my time, all of it: ${summary(times.fit)}`);
+  const start = performance.now();
+  const rows = [...setGuide(wishes[0]!, 'medium')];
+  console.log(`set guide, ${rows.length} textures: ${((performance.now() - start) / 1000).toFixed(1)} s`);
 }
 
 async function benchPages() {
