@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import styles from './pill.module.css';
 
 /** A word that is pressed to choose it, and pressed again to let it go. */
@@ -22,5 +23,15 @@ export function Pill({
     >
       {label}
     </button>
+  );
+}
+
+/** Some words of which one or several are pressed, under what is asked. */
+export function PillSet({ legend, children }: { readonly legend: string; readonly children: ReactNode }) {
+  return (
+    <fieldset className={styles.set}>
+      <legend>{legend}</legend>
+      {children}
+    </fieldset>
   );
 }

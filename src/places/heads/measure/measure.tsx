@@ -11,6 +11,7 @@ import { capitalised } from '@/core/words/words';
 import { TypedBackNote } from '@/ui/feedback/typed-back-note';
 import { useCheckedForm } from '@/ui/hooks/use-checked-form';
 import { LinkButton } from '@/ui/shell/link-button';
+import { WorkPage } from '@/ui/shell/work-page';
 import { useUnits } from '@/ui/units-context';
 import { saveHead } from '../actions';
 import { headForm, type HeadFormValues } from '../head-input';
@@ -121,12 +122,10 @@ export function Measure({
   const tells = tellsWords(current, now);
   const field = FIELD_OF[current];
   return (
-    <div className={styles.page}>
-      <header className={styles.head}>
-        <div>
-          <h1>{now.name || 'A new head'}</h1>
-          <p>look and measure</p>
-        </div>
+    <WorkPage
+      title={now.name || 'A new head'}
+      lead="look and measure"
+      beside={
         <p className={styles.progress}>
           <span aria-hidden="true">
             {steps.map((step) => (
@@ -139,7 +138,9 @@ export function Measure({
           </span>
           {known} of {steps.length} known
         </p>
-        <span className={styles.actions}>
+      }
+      actions={
+        <>
           <LinkButton href={id ? `/heads/${id}/edit` : '/heads/new'} variant="outlined">
             The whole form
           </LinkButton>
@@ -149,8 +150,9 @@ export function Measure({
           <Button variant="contained" disabled={busy} onClick={() => keep('draft')}>
             Enough, draft a set
           </Button>
-        </span>
-      </header>
+        </>
+      }
+    >
       <TypedBackNote isBack={unsaved.isBack} drop={unsaved.drop} />
       {problem && (
         <Alert severity="warning">
@@ -233,6 +235,6 @@ export function Measure({
           />
         </aside>
       </div>
-    </div>
+    </WorkPage>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
-import { Pill } from '@/ui/fields/pill';
-import styles from './layers.module.css';
+import { Pill, PillSet } from '@/ui/fields/pill';
 
 /** Where one layer goes: everywhere, or only in the zones that are pressed. */
 export function ZonesOfLayer({
@@ -19,8 +18,7 @@ export function ZonesOfLayer({
     return next.length === 0 || next.length === ZONES.length ? undefined : next;
   };
   return (
-    <fieldset className={styles.zones}>
-      <legend>{name}</legend>
+    <PillSet legend={name}>
       <Pill label="everywhere" isPressed={zones === undefined} onPress={() => onChange(undefined)} />
       {ZONES.map((zone) => (
         <Pill
@@ -30,6 +28,6 @@ export function ZonesOfLayer({
           onPress={() => onChange(toggled(zone))}
         />
       ))}
-    </fieldset>
+    </PillSet>
   );
 }

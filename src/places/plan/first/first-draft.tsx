@@ -27,6 +27,7 @@ import { DraftThread } from './draft-thread';
 import { OtherKinds } from './other-kinds';
 import { addressOf } from './wish-address';
 import { beginOf, wishFor, type WishForm, type WishMeans } from './wish-for';
+import { WorkPage } from '@/ui/shell/work-page';
 import { useNow } from '@/ui/hooks/use-now';
 import { serverNowMs } from '@/ui/hooks/server-clock';
 import { MINUTE_MS } from '@/core/units/time';
@@ -127,13 +128,11 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
     other.title === option?.title ? [] : [{ index, option: other }],
   );
   return (
-    <div className={styles.page}>
-      <header className={styles.head}>
-        <div>
-          <h1>First draft for {head.name}</h1>
-          {head.description && <p>{head.description}</p>}
-        </div>
-        <span className={styles.actions}>
+    <WorkPage
+      title={`First draft for ${head.name}`}
+      lead={head.description}
+      actions={
+        <>
           <Button
             variant="outlined"
             disabled={isBusy}
@@ -156,8 +155,9 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
           >
             Take to the chair
           </Button>
-        </span>
-      </header>
+        </>
+      }
+    >
       {problem}
       <WishBar
         form={form}
@@ -310,6 +310,6 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
           onClose={() => setWeighedOpen(false)}
         />
       )}
-    </div>
+    </WorkPage>
   );
 }

@@ -6,7 +6,7 @@ import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { SET_RANGES } from '@/core/formats/ranges';
 import type { WishForm } from './wish-for';
-import { Pill } from '@/ui/fields/pill';
+import { Pill, PillSet } from '@/ui/fields/pill';
 import styles from './first-draft.module.css';
 
 const ANY = 'any';
@@ -33,8 +33,7 @@ export function WishBar({
       <div className={styles.when}>
         <DateTimeField label="Ready by" value={form.ready ?? ''} onCommit={(ready) => onChange({ ready })} />
       </div>
-      <fieldset className={styles.wants}>
-        <legend>What matters most? Any two</legend>
+      <PillSet legend="What matters most? Any two">
         {WANTS.map((want) => (
           <Pill
             key={want}
@@ -43,7 +42,7 @@ export function WishBar({
             onPress={() => onChange({ wants: toggled(form.wants, want) })}
           />
         ))}
-      </fieldset>
+      </PillSet>
       <div className={styles.as}>
         <SelectField
           label="As"
