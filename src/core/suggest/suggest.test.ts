@@ -15,6 +15,7 @@ import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
 import { ROLE_IDS } from '../products';
 import { ask, timesOf } from './ask';
+import { RULES } from './rules';
 import { scoreOf, scoreParts } from './score';
 import { Search, type Pick } from './search';
 import { hasRole, holdLayer } from './stack-traits';
@@ -203,6 +204,32 @@ describe('reasons', () => {
       ),
     );
     expect(coarse.draft.way.stack.id).not.toBe(fine.draft.way.stack.id);
+  });
+
+  it('a row that speaks against what was not chosen names that first, and does speak against it', () => {
+    const heads = [
+      { stretchedLengthCm: 24, densityPerCm2: 200 },
+      { stretchedLengthCm: 30, naturalCoilDiameterMm: 20, shrinkage: 0.3 },
+      { stretchedLengthCm: 22, porosity: 'high' as const, conditions: ['bleached' as const] },
+      { stretchedLengthCm: 20, porosity: 'low' as const, strandDiameterUm: 55 },
+    ];
+    let against = 0;
+    for (const head of heads) {
+      const one = suggested(wishOf(head, { wants: ['big'] }));
+      for (const { text, about } of reasonsOf(one)) {
+        const row = RULES.find((rule) => text.toLowerCase().includes(rule.text.toLowerCase()));
+        if (!row || about === 'sections') continue;
+        const points = Object.values(row.effects);
+        // Said as it stands it speaks for the choice; otherwise it names what it speaks against.
+        if (text === row.text) expect(Math.max(...points), text).toBeGreaterThan(0);
+        else {
+          expect(text).toMatch(/^Not [a-z0-9].*: [a-z]/);
+          expect(Math.min(...points), text).toBeLessThan(0);
+          against++;
+        }
+      }
+    }
+    expect(against).toBeGreaterThan(0);
   });
 
   it('why not butter? it says what it does to fine strands', () => {
