@@ -118,6 +118,10 @@ describe('counts, money and what hands measure with', () => {
     expect(format.formatHands(0.2, ['pump', 'pumps'])).toBe('½ pump');
     expect(format.formatHands(3.4, ['pump', 'pumps'])).toBe('3½ pumps');
     expect(format.formatHands(12.4, ['pump', 'pumps'])).toBe('12 pumps');
+    // Nobody portions out a fifth of a pump: one does for five sections.
+    expect(format.formatPortion(0.2, ['pump', 'pumps'])).toBe('1 pump for 5');
+    expect(format.formatPortion(0.45, ['pump', 'pumps'])).toBe('½ pump');
+    expect(format.formatPortion(1.1, ['dime', 'dimes'])).toBe('1 dime');
   });
 
   it('minutes above ninety are hours', () => {

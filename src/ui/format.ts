@@ -74,6 +74,15 @@ export function formatHands(amount: number, noun: readonly [string, string]): st
   return `${withFraction(rounded, 2)} ${rounded <= 1 ? noun[0] : noun[1]}`;
 }
 
+/** Less than this of a unit nobody portions out: one does for several sections. */
+const LEAST_PORTION = 0.4;
+
+/** The dose of one section in what hands measure with; where that is too little to portion, how many one does for. */
+export const formatPortion = (amount: number, noun: readonly [string, string]): string =>
+  amount >= LEAST_PORTION || amount <= 0
+    ? formatHands(amount, noun)
+    : `1 ${noun[0]} for ${Math.round(1 / amount)}`;
+
 /** A room temperature. */
 export const formatTemperature = (celsius: number, { temperature }: Units): string =>
   temperature === 'C' ? `${number(celsius, 0)} °C` : `${number(fahrenheitFromCelsius(celsius), 0)} °F`;

@@ -18,6 +18,8 @@ export interface DrawnSection {
   readonly number: number;
   readonly zone: Zone;
   readonly side: 'left' | 'middle' | 'right';
+  /** Equal for sections of one row of one panel. */
+  readonly row: string;
   /** SVG path data. */
   readonly path: string;
   readonly x: number;
@@ -61,7 +63,7 @@ const pathOf = remembered(outlinePath);
 
 /** Every section of a layout, ready to draw. */
 export const drawLayout = (layout: Layout): DrawnSection[] =>
-  layout.sections.map(({ number, product, zone, side, outline, winding, spine }) => {
+  layout.sections.map(({ number, product, zone, side, panel, row, outline, winding, spine }) => {
     const onLane = spine?.[Math.floor(spine.length / 2)];
     // Numbers of lanes stand in one line across the head.
     const centre = onLane ? clearAt(outline, onLane) : centreOf(outline);
@@ -69,6 +71,7 @@ export const drawLayout = (layout: Layout): DrawnSection[] =>
       number,
       zone,
       side,
+      row: `${panel}.${row}`,
       winding,
       product,
       path: pathOf(outline),
@@ -93,6 +96,7 @@ export function drawZones(): DrawnSection[] {
       number: i + 1,
       zone,
       side: zone === 'left' || zone === 'right' ? zone : 'middle',
+      row: zone,
       winding: 'to-right',
       product: null,
       spine: null,

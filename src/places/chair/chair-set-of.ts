@@ -5,16 +5,18 @@ import { readBrief } from '@/core/formats/read-brief';
 import { perZone } from '@/core/hair/zone';
 import type { Brief } from '@/core/brief/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
-import { inHandWords, windingWords, workedWords } from '@/core/plan/how-words';
+import { windingWords, workedWords } from '@/core/plan/how-words';
 import { productRoles } from '@/core/products';
 import { goesOn } from '@/core/products/layer';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
 import { DAY_MS } from '@/core/units/time';
-import type { ChairSet } from './chair-set';
+import { sectionDoses } from '@/core/plan/section-dose';
+import { toolKinds } from '@/core/techniques/tool-kind';
+import type { ChairLayer, ChairSet } from './chair-set';
 import type { loadChair } from './queries';
 
-type LoadedSet = NonNullable<Awaited<ReturnType<typeof loadChair>>>['set'];
+type LoadedChair = NonNullable<Awaited<ReturnType<typeof loadChair>>>;
 
 /** Cautions of the plan that belong here, and what the calendar adds: a set that has been in too long. */
 function cautionsOf(
@@ -35,7 +37,7 @@ function cautionsOf(
  *
  * @throws Error when the brief cannot be read, which loading has ruled out
  */
-export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): ChairSet {
+export function chairSetOf({ set, view, products, tools, handUnits, nowMs }: LoadedChair): ChairSet {
   const read = readBrief(set.brief);
   if (!read.ok) throw new Error('the brief of a set at the chair cannot be read');
   const brief = read.value;
@@ -48,21 +50,31 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
     technique: brief.set.technique,
     setupLines: perZone((zone) => {
       const { technique, rootMethod, endsMethod } = brief.zones[zone];
-      const layers = brief.set.layers.filter((layer) => goesOn(layer, zone));
-      const products = layers.map((layer) => productRoles[layer.role].label.toLowerCase()).join(', ');
       return [
-        products && `${sentence(products)} Go over the ends twice.`,
+        brief.set.layers.some((layer) => goesOn(layer, zone)) &&
+          'Products ends first, and over the ends again.',
         techniqueOf(technique).chairLine,
         sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),
-        ...inHandWords(layers).map(sentence),
         ...workedWords(brief, technique).map(sentence),
         sentence(windingWords(brief)),
         brief.note,
-      ].filter(Boolean);
+      ].filter((words): words is string => Boolean(words));
     }),
     startedAtMs: set.startedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,
     sectionCount: set.sections.length,
+    layers: brief.set.layers.map((layer, i): ChairLayer => {
+      const product = products.find(({ id }) => id === set.layerProductIds[i]);
+      const kind = productRoles[layer.role].label;
+      return {
+        role: layer.role,
+        name: product?.name ?? kind,
+        what: product ? kind.toLowerCase() : '',
+        isMixedIn: layer.inHand ?? false,
+      };
+    }),
+    sectionDoses: sectionDoses(view.plan, brief.head),
+    handUnits,
     zoneOf: Object.fromEntries(view.plan.sections.map((section) => [section.number, section.zone])),
     cautions: {
       setting: cautionsOf(brief, daysInSet, view, 'setting'),
@@ -75,7 +87,17 @@ export function chairSetOf(set: LoadedSet, view: ForecastView, nowMs: number): C
         const { tool } = brief.zones[zone];
         return [
           number,
-          { toolKind: tool?.kind ?? null, toolMm: toolDiameterMm ?? null, winding: winding ?? null },
+          {
+            toolKind: tool?.kind ?? null,
+            toolMm: toolDiameterMm ?? null,
+            winding: winding ?? null,
+            swatch:
+              (tool &&
+                tools.find(
+                  (kept) => kept.kind === toolKinds[tool.kind].keptAs && kept.diameterMm === toolDiameterMm,
+                )?.swatch) ??
+              null,
+          },
         ];
       }),
     ),

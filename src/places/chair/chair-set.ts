@@ -3,11 +3,23 @@ import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
 import type { Winding } from '@/core/parting/winding';
+import type { RoleId } from '@/core/products';
+import type { WeighedUnits } from '@/core/products/hand-units';
 import type { TechniqueId } from '@/core/techniques';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
 import type { useRunLog } from './use-run-log';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
+
+/** A layer as the chair names it. */
+export interface ChairLayer {
+  readonly role: RoleId;
+  readonly name: string;
+  /** What kind of product it is, where the name does not say. */
+  readonly what: string;
+  /** Mixed in the hand with the layer before. */
+  readonly isMixedIn: boolean;
+}
 
 /** A set as the chair needs it. */
 export interface ChairSet {
@@ -21,6 +33,11 @@ export interface ChairSet {
   readonly startedAtMs: number;
   readonly wearByMs: number | null;
   readonly sectionCount: number;
+  /** What goes on, in order: by the name on the tub where one was chosen. */
+  readonly layers: readonly ChairLayer[];
+  /** Grams of each layer for each section, in working order; null where it does not go. */
+  readonly sectionDoses: readonly (readonly (number | null)[])[];
+  readonly handUnits: WeighedUnits;
   readonly zoneOf: Readonly<Record<number, Zone>>;
   /** What to mind while it goes in, and while it dries. */
   readonly cautions: Readonly<Record<'setting' | 'drying', readonly string[]>>;
@@ -34,6 +51,8 @@ export interface ChairSet {
         readonly toolKind: ToolKindId | null;
         readonly toolMm: number | null;
         readonly winding: Winding | null;
+        /** Colour the studio gave that size; null where it has none. */
+        readonly swatch: string | null;
       }
     >
   >;

@@ -1,11 +1,23 @@
 /** Single keys at the chair, as shown under "?". */
 export const CHAIR_KEYS = [
-  { key: ' ', shown: 'Space', does: 'section done' },
+  { key: ' ', shown: 'Space', does: 'section done; so do Enter, Page down and the arrows of a foot switch' },
   { key: 'Backspace', shown: '⌫', does: 'undo the last section' },
   { key: 'm', shown: 'M', does: 'misted' },
   { key: 'p', shown: 'P', does: 'pause or go on' },
   { key: 'd', shown: 'D', does: 'dryness check' },
+  { key: 's', shown: 'S', does: 'several sections at once' },
   { key: 'n', shown: 'N', does: 'note' },
   { key: '?', shown: '?', does: 'show the keys' },
 ] as const;
+/** What clickers and foot switches send, as the key that it stands for. */
+export const SWITCH_KEYS: Readonly<Record<string, ChairKey>> = {
+  Enter: ' ',
+  PageDown: ' ',
+  ArrowRight: ' ',
+  ArrowDown: ' ',
+  PageUp: 'Backspace',
+  ArrowLeft: 'Backspace',
+  ArrowUp: 'Backspace',
+};
+
 export type ChairKey = (typeof CHAIR_KEYS)[number]['key'];

@@ -4,6 +4,7 @@ import { cache } from 'react';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { setView } from '@/server/forecast-cache';
+import { listProducts, listTools } from '@/server/db/rows/shelf';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
 
@@ -24,6 +25,16 @@ export const loadChair = cache((id: string) =>
     if (!answer.ok) return null;
     const { drawn } = answer.value;
     const view = withBelief(answer.value.view, set);
-    return { set, view, drawn, partPath: answer.value.partPath, clock: clockOf(actor.studio), nowMs };
+    return {
+      set,
+      view,
+      drawn,
+      partPath: answer.value.partPath,
+      products: await listProducts(database.db, actor.studio.id),
+      tools: await listTools(database.db, actor.studio.id),
+      handUnits: actor.studio.handUnits,
+      clock: clockOf(actor.studio),
+      nowMs,
+    };
   }),
 );

@@ -1,25 +1,23 @@
 'use client';
+import { useState } from 'react';
+import type { Units } from '@/core/formats/display';
+import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
 import { nextSection, undoneOf } from '@/core/run/run-state';
-import { WINDING_WORDS } from '@/core/parting/winding';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
-import {
-  formatClock,
-  formatDiameter,
-  formatExactEnds,
-  formatMass,
-  formatStopwatch,
-  formatWhen,
-} from '@/ui/format';
+import { formatClock, formatDiameter, formatExactEnds, formatStopwatch, formatWhen } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
-import type { ChairViewProps } from './chair-set';
+import type { ChairSet, ChairViewProps } from './chair-set';
+import { HandCard } from './hand-card';
+import { SeveralDialog } from './several-dialog';
+import { WindingArrow } from './winding-arrow';
 import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
@@ -30,6 +28,19 @@ const waitingWords = (quadrants: readonly Quadrant[]) =>
     ? ''
     : `: ${quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ')}`;
 
+/** Where a section lies, as one says it: "back, client’s left". */
+const whereOf = ({ zone, side }: DrawnSection) =>
+  `${ZONE_LABEL[zone]}${zone === 'left' || zone === 'right' || side === 'middle' ? '' : `, client’s ${side}`}`;
+
+/** ", 20 mm" where the next section takes another size than the one in hand. */
+function nextToolWords(set: ChairSet, inHand: number | null, then: number, units: Units): string {
+  const [now, next] = [inHand === null ? undefined : set.sectionLines[inHand], set.sectionLines[then]];
+  if (!next?.toolKind || next.toolMm === null) return '';
+  return now?.toolMm === next.toolMm
+    ? `, same ${toolKinds[next.toolKind].noun[0]}`
+    : `, ${formatDiameter(next.toolMm, units)}`;
+}
+
 /** The set going in: which section, how, on what pace, finished when. */
 export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen, onDialog }: ChairViewProps) {
   const { units } = useUnits();
@@ -38,7 +49,10 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
   const inHand = nextSection(state, set.sectionCount);
   const pace = livePace(state, view.sectionMin, set.startedAtMs, nowMs);
   const doneCount = state.doneOrder.length;
-  const productG = view.plan.doses.reduce((sum, dose) => sum + dose.grams, 0);
+  const [several, setSeveral] = useState<number | null>(null);
+  const then = drawn.find(
+    ({ number }) => number !== inHand && !state.doneAtMs.has(number) && number > (inHand ?? 0),
+  );
 
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
@@ -48,14 +62,18 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
     if (last !== undefined) record('section-undone', undoneOf(state, last));
   };
   const pause = () => record(state.isPaused ? 'resumed' : 'paused');
-  useChairKeys((key) => {
-    if (key === ' ') markDone();
-    else if (key === 'Backspace') undo();
-    else if (key === 'm') record('misted');
-    else if (key === 'p') pause();
-    else if (key === 'n') onDialog('note');
-    else if (key === '?') onDialog('keys');
-  }, isDialogOpen);
+  useChairKeys(
+    (key) => {
+      if (key === ' ') markDone();
+      else if (key === 'Backspace') undo();
+      else if (key === 'm') record('misted');
+      else if (key === 'p') pause();
+      else if (key === 's') setSeveral(inHand ?? set.sectionCount);
+      else if (key === 'n') onDialog('note');
+      else if (key === '?') onDialog('keys');
+    },
+    isDialogOpen || several !== null,
+  );
 
   const stateOf = (number: number): SectionState =>
     state.doneAtMs.has(number)
@@ -64,14 +82,10 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
         ? { kind: 'in-hand' }
         : { kind: 'plain' };
   const section = drawn.find((candidate) => candidate.number === inHand);
-  const where = section
-    ? `${ZONE_LABEL[section.zone]}${section.zone === 'left' || section.zone === 'right' || section.side === 'middle' ? '' : `, client’s ${section.side}`}`
-    : '';
   const line = inHand === null ? undefined : set.sectionLines[inHand];
-  const toolLine =
-    line?.toolKind && line.toolMm !== null
-      ? `${formatDiameter(line.toolMm, units)} ${toolKinds[line.toolKind].noun[0]}${line.winding ? `, wound ${WINDING_WORDS[line.winding]}` : ''}.`
-      : null;
+  const leftOfSize = drawn.filter(
+    ({ number }) => !state.doneAtMs.has(number) && set.sectionLines[number]?.toolMm === line?.toolMm,
+  ).length;
   const remist = view.plan.drying.remistEveryMin;
   const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
   const waiting = QUADRANTS.filter((quadrant) =>
@@ -88,6 +102,8 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
           skin={set.skinTone}
           hair={set.hairTone}
           stateOf={stateOf}
+          onHold={setSeveral}
+          overlay={section && line?.toolKind && <WindingArrow section={section} />}
           onPick={(number) =>
             state.doneAtMs.has(number)
               ? record('section-undone', undoneOf(state, number))
@@ -99,7 +115,7 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
         <p className={styles.count} aria-live="polite">
           <strong>{inHand ?? set.sectionCount}</strong>
           <span>
-            of {set.sectionCount} · {where}
+            of {set.sectionCount} · {section && whereOf(section)}
             {section?.product && (
               <>
                 {' '}
@@ -112,8 +128,8 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
           {set.setupLines[section?.zone ?? 'crown'].map((line) => (
             <p key={line}>{line}</p>
           ))}
-          {toolLine && <p>{toolLine}</p>}
         </div>
+        {inHand !== null && <HandCard set={set} number={inHand} left={leftOfSize} />}
         {state.isPaused ? (
           <p className={styles.cue}>
             <b>Paused since {formatWhen(state.pausedSinceMs ?? nowMs, clock, nowMs)}.</b> The clock of the set
@@ -151,12 +167,15 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
               , {formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock, 'to')}
             </dt>
           </div>
-          <div>
-            <dd>{formatMass(productG / set.sectionCount, units)}</dd>
-            <dt>
-              product a {technique.noun[0]}, {formatMass(productG, units)} in all
-            </dt>
-          </div>
+          {then && (
+            <div>
+              <dd>{then.number}</dd>
+              <dt>
+                then, {whereOf(then)}
+                {nextToolWords(set, inHand, then.number, units)}
+              </dt>
+            </div>
+          )}
         </dl>
         <div className={styles.buttons}>
           <button type="button" className={styles.big} onClick={markDone}>
@@ -171,11 +190,24 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
           <button type="button" onClick={pause} aria-pressed={state.isPaused}>
             {state.isPaused ? 'Go on' : 'Pause'} <kbd>P</kbd>
           </button>
+          <button type="button" onClick={() => setSeveral(inHand ?? set.sectionCount)}>
+            Several <kbd>S</kbd>
+          </button>
           <button type="button" onClick={() => onDialog('note')}>
             Note <kbd>N</kbd>
           </button>
         </div>
       </section>
+      <SeveralDialog
+        section={drawn.find(({ number }) => number === several) ?? null}
+        drawn={drawn}
+        isDone={(number) => state.doneAtMs.has(number)}
+        onDone={(numbers) => {
+          for (const sectionNumber of numbers) record('section-done', { sectionNumber });
+          setSeveral(null);
+        }}
+        onClose={() => setSeveral(null)}
+      />
     </div>
   );
 }

@@ -7,6 +7,7 @@ import styles from './crown-map.module.css';
 import { formatChanceShort } from '../format';
 import { HEAD_DRAWING } from '@/core/parting/head-drawing';
 import { Motif, MOTIF_ROOM, type MotifKind } from './motif';
+import { useHold } from './use-hold';
 import { stateWords, wetStep, type SectionState } from './section-state';
 import { hairTone, skinTone } from './tones';
 
@@ -26,6 +27,8 @@ export interface CrownMapProps {
   /** Further words for a screen reader. */
   readonly detailOf?: (section: DrawnSection) => string;
   readonly onPick?: (number: number) => void;
+  /** Pressed long, or with the context menu. */
+  readonly onHold?: (number: number) => void;
   /** Facing the client: turned by half, never mirrored. */
   readonly turned?: boolean;
   /** Drawn over the sections and turned with them. */
@@ -44,6 +47,7 @@ export function CrownMap(props: CrownMapProps) {
   const [focused, setFocused] = useState(1);
   const nodes = useRef(new Map<number, SVGGElement>());
   const typed = useRef({ digits: '', atMs: 0 });
+  const hold = useHold();
   const id = useId();
   const skin = skinTone(props.skin);
   const hair = hairTone(props.hair);
@@ -158,7 +162,10 @@ export function CrownMap(props: CrownMapProps) {
                 .filter(Boolean)
                 .join(', ')}
               onFocus={() => setFocused(section.number)}
-              onClick={() => onPick?.(section.number)}
+              onClick={() => {
+                if (!hold.wasHeld()) onPick?.(section.number);
+              }}
+              {...(props.onHold ? hold.on(() => props.onHold?.(section.number)) : {})}
               onKeyDown={(event) => onKeyDown(event, section.number)}
             >
               <path d={section.path} className={styles.fill} />

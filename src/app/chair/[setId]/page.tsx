@@ -21,7 +21,7 @@ export default async function Page({ params }: { params: Promise<{ setId: string
     <main>
       <ChairDesk
         key={set.id}
-        set={chairSetOf(set, view, nowMs)}
+        set={chairSetOf(loaded)}
         view={view}
         drawn={drawn}
         clock={clock}

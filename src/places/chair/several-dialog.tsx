@@ -1,0 +1,54 @@
+'use client';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import type { DrawnSection } from '@/core/parting/drawn-layout';
+import { plural } from '@/core/words/words';
+import styles from './chair.module.css';
+
+/** Several sections at once: what was done while no hand was free to tap. */
+export function SeveralDialog({
+  section,
+  drawn,
+  isDone,
+  onDone,
+  onClose,
+}: {
+  /** The section that was pressed long; null while it is closed. */
+  readonly section: DrawnSection | null;
+  readonly drawn: readonly DrawnSection[];
+  readonly isDone: (number: number) => boolean;
+  readonly onDone: (numbers: readonly number[]) => void;
+  readonly onClose: () => void;
+}) {
+  if (section === null) return null;
+  const open = drawn.filter(({ number }) => !isDone(number));
+  const choices = [
+    { label: 'All of this row', own: open.filter(({ row }) => row === section.row) },
+    { label: `All up to ${section.number}`, own: open.filter(({ number }) => number <= section.number) },
+    { label: 'All that are left', own: open },
+  ].filter(({ own }) => own.length > 0);
+  return (
+    <Dialog open onClose={onClose} disablePortal fullWidth maxWidth="xs" aria-labelledby="several-title">
+      <DialogTitle id="several-title">Section {section.number}: several at once</DialogTitle>
+      <DialogContent>
+        <div className={styles.several}>
+          {choices.map(({ label, own }) => (
+            <button key={label} type="button" onClick={() => onDone(own.map(({ number }) => number))}>
+              {label}
+              <small>{plural(own.length, 'section')}</small>
+            </button>
+          ))}
+          {choices.length === 0 && <p>Every section is done.</p>}
+        </div>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} autoFocus>
+          Leave
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
