@@ -17,6 +17,9 @@ export const RUN_EVENT_KINDS = [
   'note',
   'taken-back',
   'moved',
+  'step-begun',
+  'step-done',
+  'step-skipped',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -37,11 +40,13 @@ export interface RunEvent {
   readonly of: readonly string[] | null;
   /** The time that a `moved` gives them. */
   readonly toMs: number | null;
+  /** Which step before the set a `step-…` is about, by its name in the plan. */
+  readonly step: string | null;
 }
 
 /** What an event is about, without who wrote it and where it stands. */
 export type RunEventDetail = Partial<
-  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs'>
+  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step'>
 >;
 
 const id = z.string().min(1).max(64);
@@ -62,7 +67,11 @@ const fields = {
   feel: z.enum(CHECK_FEELS).nullable().default(null),
   of: z.array(id).min(1).max(700).nullable().default(null),
   toMs: timeMs.nullable().default(null),
+  step: z.string().min(1).max(40).nullable().default(null),
 };
+
+/** Kinds that are about one step before the set. */
+const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped'];
 
 /** Every kind brings what it is about. */
 function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.RefinementCtx) {
@@ -72,6 +81,7 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('sectionNumber', 'which section it was is missing');
   if (event.kind === 'felt' && (event.level === null || event.feel === null))
     missing('feel', 'where and what was felt is missing');
+  if (OF_A_STEP.includes(event.kind) && event.step === null) missing('step', 'which step it was is missing');
   if (OF_EVENTS.includes(event.kind) && event.of === null) missing('of', 'what it corrects is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }
@@ -102,5 +112,6 @@ export const runEvent = (
   feel: null,
   of: null,
   toMs: null,
+  step: null,
   ...detail,
 });

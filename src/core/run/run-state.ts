@@ -15,6 +15,15 @@ export interface FeltCheck {
   readonly atMs: number;
 }
 
+/** One step before the set as it really went. */
+export interface PrepDone {
+  /** Null where nobody said when it began. */
+  readonly begunAtMs: number | null;
+  /** Null while it runs. */
+  readonly doneAtMs: number | null;
+  readonly isSkipped: boolean;
+}
+
 /** Where a set stands, read off its events. */
 export interface RunState {
   /** Events that count, corrected, in the set's own order. */
@@ -30,6 +39,8 @@ export interface RunState {
   readonly pausedSinceMs: number | null;
   readonly lastMistAtMs: number | null;
   readonly checks: readonly FeltCheck[];
+  /** Steps before the set that were begun, done or left out, by name. */
+  readonly prep: ReadonlyMap<string, PrepDone>;
   /** When the last section was done, or the set was said to be finished; null while any is open. */
   readonly installedAtMs: number | null;
   /** When it was said to be dry all over; null where nobody said so. */
@@ -66,6 +77,17 @@ function corrected(ordered: readonly RunEvent[]): RunEvent[] {
     .map((event) => ({ ...event, atMs: movedTo.get(event.id) ?? event.atMs }));
 }
 
+/** A step before the set once something more was said of it: begun again, it runs again. */
+function prepAfter(kind: RunEvent['kind'], atMs: number, before: PrepDone | undefined): PrepDone {
+  if (kind === 'step-begun') return { begunAtMs: atMs, doneAtMs: null, isSkipped: false };
+  if (kind === 'step-skipped') return { begunAtMs: null, doneAtMs: null, isSkipped: true };
+  return {
+    begunAtMs: before?.begunAtMs ?? null,
+    doneAtMs: Math.max(atMs, before?.begunAtMs ?? atMs),
+    isSkipped: false,
+  };
+}
+
 /**
  * Replays the events of a set. The order is the server's, so that a wrong clock reorders nothing; an undo takes
  * back the taps it names (those before it, where an old one names none), and the same event twice counts once.
@@ -77,6 +99,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
   const done = new Map<number, { id: string; atMs: number }[]>();
   const pauses: { fromMs: number; untilMs: number | null }[] = [];
   const checks: FeltCheck[] = [];
+  const prep = new Map<string, PrepDone>();
   let lastMistAtMs: number | null = null;
   let saidInstalledAtMs: number | null = null;
   let driedAtMs: number | null = null;
@@ -85,7 +108,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     const open = pauses.at(-1);
     if (open?.untilMs === null) open.untilMs = Math.max(open.fromMs, atMs);
   };
-  for (const { id, kind, atMs, sectionNumber, of, level, feel } of standing) {
+  for (const { id, kind, atMs, sectionNumber, of, level, feel, step } of standing) {
     if (kind === 'section-done' && sectionNumber !== null) {
       done.set(sectionNumber, [...(done.get(sectionNumber) ?? []), { id, atMs }]);
       resume(atMs);
@@ -102,6 +125,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     else if (kind === 'installed') saidInstalledAtMs = atMs;
     else if (kind === 'dried') driedAtMs = atMs;
     else if (kind === 'taken-down') takenDownAtMs = atMs;
+    else if (step) prep.set(step, prepAfter(kind, atMs, prep.get(step)));
   }
   const doneAtMs = new Map([...done].map(([number, taps]) => [number, taps[0]!.atMs]));
   const doneOrder = [...done.keys()];
@@ -118,6 +142,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     pausedSinceMs,
     lastMistAtMs,
     checks,
+    prep,
     installedAtMs,
     driedAtMs,
     takenDownAtMs,
@@ -136,6 +161,28 @@ export const restedMs = (pauses: readonly Pause[], fromMs: number, untilMs: numb
       sum + Math.max(0, Math.min(pause.untilMs ?? untilMs, untilMs) - Math.max(pause.fromMs, fromMs)),
     0,
   );
+
+/** A step before the set that runs now; null where none does. A section done ends whatever still ran. */
+export function runningStep({ prep, doneOrder }: RunState): { step: string; begunAtMs: number } | null {
+  if (doneOrder.length > 0) return null;
+  for (const [step, { begunAtMs, doneAtMs }] of prep)
+    if (begunAtMs !== null && doneAtMs === null) return { step, begunAtMs };
+  return null;
+}
+
+/**
+ * When the setting itself began: once what came before it was done. While a step still runs it has not begun.
+ *
+ * @param startedAtMs when the set came to the chair
+ */
+export function settingSinceMs(state: RunState, startedAtMs: number, nowMs: number): number {
+  if (runningStep(state)) return nowMs;
+  const firstDoneMs = Math.min(...state.doneAtMs.values());
+  const prepared = [...state.prep.values()].flatMap(({ doneAtMs }) =>
+    doneAtMs !== null && doneAtMs <= firstDoneMs ? [doneAtMs] : [],
+  );
+  return Math.max(startedAtMs, ...prepared);
+}
 
 /** The section to do next: the lowest open number. Null when all are done. */
 export function nextSection(state: RunState, sectionCount: number): number | null {

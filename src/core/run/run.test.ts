@@ -5,7 +5,7 @@ import { setEventsInput } from './set-events';
 import { MINUTE_MS } from '../units/time';
 import { livePace } from './live-pace';
 import { runEvent, runEventInput, type RunEventDetail, type RunEventKind } from './run-event';
-import { nextSection, restedMs, runState } from './run-state';
+import { nextSection, restedMs, runningStep, runState, settingSinceMs } from './run-state';
 
 let made = 0;
 const event = (kind: RunEventKind, atMin: number, detail: RunEventDetail | number = {}) =>
@@ -292,5 +292,98 @@ describe('the clock of a device, worked by hand', () => {
     expect(clockOffsetMs([slow, quick])).toBe(5000);
     expect(clockOffsetMs([quick, slow])).toBe(5000);
     expect(clockOffsetMs([])).toBe(0);
+  });
+});
+
+describe('the steps before the set', () => {
+  const step = (kind: 'step-begun' | 'step-done' | 'step-skipped', atMin: number, name: string) =>
+    event(kind, atMin, { step: name });
+  const at = (min: number) => min * MINUTE_MS;
+
+  it('run, are done in so many minutes, or are left out', () => {
+    const events = [
+      step('step-begun', 0, 'cleanse'),
+      step('step-done', 18, 'cleanse'),
+      step('step-skipped', 19, 'blot'),
+    ];
+    const { prep } = runState(events, 4);
+    expect(prep.get('cleanse')).toEqual({ begunAtMs: 0, doneAtMs: at(18), isSkipped: false });
+    expect(prep.get('blot')).toEqual({ begunAtMs: null, doneAtMs: null, isSkipped: true });
+    expect(prep.has('cap')).toBe(false);
+  });
+
+  it('done without having been begun is done, and begun again runs again', () => {
+    const done = step('step-done', 5, 'cleanse');
+    expect(runState([done], 4).prep.get('cleanse')).toEqual({
+      begunAtMs: null,
+      doneAtMs: at(5),
+      isSkipped: false,
+    });
+    const again = runState([done, step('step-begun', 9, 'cleanse')], 4);
+    expect(runningStep(again)).toEqual({ step: 'cleanse', begunAtMs: at(9) });
+  });
+
+  it('taken back or moved, they are corrected as every event is', () => {
+    const begun = step('step-begun', 3, 'cleanse');
+    const done = step('step-done', 10, 'cleanse');
+    const gone = event('taken-back', 11, { of: [done.id] });
+    expect(runningStep(runState([begun, done, gone], 4))).toEqual({ step: 'cleanse', begunAtMs: at(3) });
+    const moved = event('moved', 12, { of: [begun.id], toMs: at(1) });
+    expect(runState([begun, done, moved], 4).prep.get('cleanse')).toMatchObject({ begunAtMs: at(1) });
+  });
+
+  it('the setting begins when they are done, and no earlier than the set', () => {
+    const prepared = [step('step-begun', 2, 'cleanse'), step('step-done', 30, 'cleanse')];
+    expect(settingSinceMs(runState([], 4), at(1), at(50))).toBe(at(1));
+    expect(settingSinceMs(runState(prepared, 4), at(1), at(50))).toBe(at(30));
+    expect(settingSinceMs(runState(prepared.slice(0, 1), 4), at(1), at(50))).toBe(at(50));
+    // What is marked after the first section was in took nothing off the setting.
+    const late = [...prepared, done(40, 1), step('step-done', 60, 'blot')];
+    expect(settingSinceMs(runState(late, 4), at(1), at(70))).toBe(at(30));
+  });
+
+  it('a first section done ends whatever still ran', () => {
+    const state = runState([step('step-begun', 2, 'blot'), done(9, 1)], 4);
+    expect(runningStep(state)).toBeNull();
+  });
+
+  it('washing does not make the hands slow: pace counts from when the setting began', () => {
+    const washed = [step('step-begun', 0, 'cleanse'), step('step-done', 45, 'cleanse')];
+    const taps = [done(47, 1), done(49, 2), done(51, 3)];
+    const planned = [2, 2, 2, 2];
+    const paceOf = (events: typeof taps) => {
+      const state = runState(events, 4);
+      return livePace(state, planned, settingSinceMs(state, 0, at(51)), at(51));
+    };
+    expect(paceOf([...washed, ...taps]).minPerSection).toBeCloseTo(2, 9);
+    expect(paceOf(taps).minPerSection).toBeCloseTo(17, 9);
+  });
+
+  it('any order of arrival and any repeats give the same steps', () => {
+    const kinds = fc.constantFrom('step-begun' as const, 'step-done' as const, 'step-skipped' as const);
+    const names = fc.constantFrom('cleanse', 'blot', 'cap');
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ kind: kinds, name: names, atMin: fc.integer({ min: 0, max: 90 }) }), {
+          maxLength: 12,
+        }),
+        fc.array(fc.nat(), { minLength: 12, maxLength: 12 }),
+        (told, shuffle) => {
+          const events = told.map(({ kind, name, atMin }) => step(kind, atMin, name));
+          const mixed = events
+            .map((one, i) => ({ one, place: shuffle[i]! }))
+            .sort((a, b) => a.place - b.place)
+            .flatMap(({ one }) => [one, one]);
+          expect(runState(mixed, 4).prep).toEqual(runState(events, 4).prep);
+          for (const { begunAtMs, doneAtMs } of runState(events, 4).prep.values())
+            if (begunAtMs !== null && doneAtMs !== null) expect(doneAtMs).toBeGreaterThanOrEqual(begunAtMs);
+        },
+      ),
+    );
+  });
+
+  it('a step that names none is refused in words', () => {
+    const read = runEventInput.safeParse({ id: 'x', kind: 'step-begun', atMs: 0 });
+    expect(read.success ? '' : read.error.issues[0]!.message).toBe('which step it was is missing');
   });
 });

@@ -3,7 +3,7 @@ import type { Clock } from '@/core/formats/display';
 import Alert from '@mui/material/Alert';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { ChairSet } from './chair-set';
+import type { ChairDialog, ChairSet } from './chair-set';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { techniqueOf } from '@/core/techniques';
@@ -12,8 +12,10 @@ import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
 import { DryingView } from './drying-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
+import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
+import { StageStrip } from './stage-strip';
 import { useRunLog } from './use-run-log';
 
 export interface ChairDeskProps {
@@ -31,7 +33,7 @@ export function ChairDesk(props: ChairDeskProps) {
   const { set, view, clock } = props;
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(set.id, set.sectionCount, set.events);
-  const [dialog, setDialog] = useState<'note' | 'keys' | null>(null);
+  const [dialog, setDialog] = useState<ChairDialog | null>(null);
   const technique = techniqueOf(set.technique);
   const shared = { ...props, nowMs, log, onDialog: setDialog, isDialogOpen: dialog !== null };
 
@@ -51,6 +53,7 @@ export function ChairDesk(props: ChairDeskProps) {
         </span>
         <time>{formatClock(nowMs, clock)}</time>
       </header>
+      <StageStrip {...shared} onPrep={() => setDialog('prep')} />
       {set.isCancelled && (
         <Alert severity="warning">
           This set was cancelled. What is tapped here is kept with it;{' '}
@@ -82,6 +85,13 @@ export function ChairDesk(props: ChairDeskProps) {
         open={dialog === 'note'}
         onClose={() => setDialog(null)}
         onNote={(note) => log.record('note', { note })}
+      />
+      <PrepDialog
+        set={set}
+        log={log}
+        nowMs={nowMs}
+        open={dialog === 'prep'}
+        onClose={() => setDialog(null)}
       />
       <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
     </div>

@@ -1,4 +1,5 @@
 import { dueCautions } from '@/core/advice/cautions';
+import { prepSteps } from '@/core/coefficients/prep-steps';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { whyOf } from '@/core/explain/why-of';
 import { readBrief } from '@/core/formats/read-brief';
@@ -10,10 +11,10 @@ import { productRoles } from '@/core/products';
 import { goesOn } from '@/core/products/layer';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
-import { DAY_MS } from '@/core/units/time';
+import { DAY_MS, MINUTE_MS } from '@/core/units/time';
 import { sectionDoses } from '@/core/plan/section-dose';
 import { toolKinds } from '@/core/techniques/tool-kind';
-import type { ChairLayer, ChairSet } from './chair-set';
+import type { ChairLayer, ChairPrep, ChairSet } from './chair-set';
 import type { loadChair } from './queries';
 
 type LoadedChair = NonNullable<Awaited<ReturnType<typeof loadChair>>>;
@@ -30,6 +31,22 @@ function cautionsOf(
   return [...byCalendar, ...view.plan.cautions]
     .filter(({ shows, code }) => shows.includes(phase) && code !== 'hygiene')
     .map(({ text, turnTo }) => (turnTo ? `${text} Ask ${turnTo}.` : text));
+}
+
+/** The steps before the set: as they lie in its day, with the waits that follow from its start, else as planned. */
+function prepOf({ prep }: Brief, { blocks }: ForecastView): ChairPrep[] {
+  const laid = blocks.flatMap(({ step, part, startMs, endMs, handsOn, product }): ChairPrep[] =>
+    step === 'prep' && part
+      ? [{ step: part, minutes: (endMs - startMs) / MINUTE_MS, handsOn, product: product ?? null }]
+      : [],
+  );
+  if (laid.length > 0) return laid;
+  return (prep ?? []).map(({ step, minutes, product }) => ({
+    step,
+    minutes,
+    handsOn: prepSteps[step].handsOn,
+    product,
+  }));
 }
 
 /**
@@ -63,6 +80,7 @@ export function chairSetOf({ set, view, products, tools, handUnits, nowMs }: Loa
     startedAtMs: set.startedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,
     sectionCount: set.sections.length,
+    prep: prepOf(brief, view),
     layers: brief.set.layers.map((layer, i): ChairLayer => {
       const product = products.find(({ id }) => id === set.layerProductIds[i]);
       const kind = productRoles[layer.role].label;

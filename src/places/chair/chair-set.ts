@@ -11,6 +11,15 @@ import type { useRunLog } from './use-run-log';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 
+/** A step before the set as the chair names it. */
+export interface ChairPrep {
+  readonly step: string;
+  readonly minutes: number;
+  readonly handsOn: boolean;
+  /** What it is done with, by name. */
+  readonly product: string | null;
+}
+
 /** A layer as the chair names it. */
 export interface ChairLayer {
   readonly role: RoleId;
@@ -33,6 +42,8 @@ export interface ChairSet {
   readonly startedAtMs: number;
   readonly wearByMs: number | null;
   readonly sectionCount: number;
+  /** The steps before it, as planned, in order; none where all of them are one. */
+  readonly prep: readonly ChairPrep[];
   /** What goes on, in order: by the name on the tub where one was chosen. */
   readonly layers: readonly ChairLayer[];
   /** Grams of each layer for each section, in working order; null where it does not go. */
@@ -62,6 +73,9 @@ export interface ChairSet {
   readonly isCancelled: boolean;
 }
 
+/** What opens over the chair, whatever its view. */
+export type ChairDialog = 'note' | 'keys' | 'prep';
+
 /** What both views of the chair are given. */
 export interface ChairViewProps {
   readonly set: ChairSet;
@@ -71,5 +85,5 @@ export interface ChairViewProps {
   readonly nowMs: number;
   readonly log: ReturnType<typeof useRunLog>;
   readonly isDialogOpen: boolean;
-  readonly onDialog: (dialog: 'note' | 'keys') => void;
+  readonly onDialog: (dialog: ChairDialog) => void;
 }

@@ -67,6 +67,7 @@ export function DryingView(props: ChairViewProps) {
   useChairKeys(
     (key) => {
       if (key === 'd') setOpen('check');
+      else if (key === 'b' && set.prep.length > 0) onDialog('prep');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },

@@ -1,3 +1,4 @@
+import { prepName } from '@/core/coefficients/prep-steps';
 import type { RunEvent, RunEventKind } from '@/core/run/run-event';
 
 const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
@@ -13,6 +14,9 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   note: ({ note }) => `Note: ${note}`,
   'taken-back': () => 'A correction: taken back',
   moved: () => 'A correction: another time',
+  'step-begun': ({ step }) => `${prepName(step ?? '')} begun`,
+  'step-done': ({ step }) => `${prepName(step ?? '')} done`,
+  'step-skipped': ({ step }) => `${prepName(step ?? '')} left out`,
 };
 
 /** What happened, as one would say it. */

@@ -6,6 +6,7 @@ export const CHAIR_KEYS = [
   { key: 'p', shown: 'P', does: 'pause or go on' },
   { key: 'd', shown: 'D', does: 'dryness check' },
   { key: 's', shown: 'S', does: 'several sections at once' },
+  { key: 'b', shown: 'B', does: 'what comes before the set' },
   { key: 'n', shown: 'N', does: 'note' },
   { key: '?', shown: '?', does: 'show the keys' },
 ] as const;

@@ -5,7 +5,7 @@ import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
-import { nextSection, undoneOf } from '@/core/run/run-state';
+import { nextSection, settingSinceMs, undoneOf } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
@@ -47,7 +47,8 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
   const inHand = nextSection(state, set.sectionCount);
-  const pace = livePace(state, view.sectionMin, set.startedAtMs, nowMs);
+  const sinceMs = settingSinceMs(state, set.startedAtMs, nowMs);
+  const pace = livePace(state, view.sectionMin, sinceMs, nowMs);
   const doneCount = state.doneOrder.length;
   const [several, setSeveral] = useState<number | null>(null);
   const then = drawn.find(
@@ -69,6 +70,7 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
       else if (key === 'm') record('misted');
       else if (key === 'p') pause();
       else if (key === 's') setSeveral(inHand ?? set.sectionCount);
+      else if (key === 'b' && set.prep.length > 0) onDialog('prep');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },
@@ -87,7 +89,7 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
     ({ number }) => !state.doneAtMs.has(number) && set.sectionLines[number]?.toolMm === line?.toolMm,
   ).length;
   const remist = view.plan.drying.remistEveryMin;
-  const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? set.startedAtMs) + remist * MINUTE_MS;
+  const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? sinceMs) + remist * MINUTE_MS;
   const waiting = QUADRANTS.filter((quadrant) =>
     view.quadrants.some((place, i) => place === quadrant && !state.doneAtMs.has(i + 1) && i + 1 !== inHand),
   );

@@ -37,7 +37,7 @@ export async function eventsOf(reader: Reader, studioId: string, setId: string):
     .from(setEvents)
     .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)))
     .orderBy(asc(setEvents.sequence));
-  return rows.flatMap(({ id, kind, atMs, sectionNumber, note, level, feel, of, toMs, sequence }) => {
+  return rows.flatMap(({ id, kind, atMs, sectionNumber, note, level, feel, of, toMs, step, sequence }) => {
     const read = runEventInput.safeParse({
       id,
       kind,
@@ -48,6 +48,7 @@ export async function eventsOf(reader: Reader, studioId: string, setId: string):
       feel,
       of: readJson(eventIds, of),
       toMs,
+      step,
     });
     if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
     return read.success ? [{ ...read.data, sequence }] : [];

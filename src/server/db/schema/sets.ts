@@ -93,6 +93,8 @@ export const setEvents = sqliteTable(
     /** The events it corrects, and the time it gives them. */
     of: json<string[]>('of'),
     toMs: timeMs('to_ms'),
+    /** The step before the set that it is about. */
+    step: text('step'),
     /** The device it came from, and its number there; empty for what the server wrote itself. */
     deviceId: text('device_id').notNull().default(''),
     deviceNumber: integer('device_number').notNull().default(0),

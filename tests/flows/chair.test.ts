@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest';
+import { arrive, choose, openStep, press, see, textOf } from '../support/hands';
+import { setScene } from '../support/scene';
+
+const scene = setScene('demo');
+
+describe('what the hands need at the chair', () => {
+  const doneCount = () => scene.page.$$eval('[data-state="done"][data-section]', (all) => all.length);
+  const doneIs = (count: number) =>
+    scene.page.waitForFunction(
+      (wanted) => document.querySelectorAll('[data-state="done"][data-section]').length === wanted,
+      {},
+      count,
+    );
+  const card = () => textOf(scene.page, 'ul[aria-label="What goes on it"]');
+
+  it('names each product with its dose, the tool with its size, and what comes next', async () => {
+    const { rows } = await scene.database.client.execute("select id from plans where status = 'chosen'");
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]!.id)}`, { waitUntil: 'networkidle0' });
+    await openStep(scene.page, 'Look');
+    await scene.page.click('::-p-aria([name="Rod set"])');
+    await openStep(scene.page, 'Rigid rod');
+    await choose(scene.page, 'Every other section', '20');
+    await see(scene.page, 'and 20 mm in turn');
+    await press(scene.page, 'Take to the chair');
+    await arrive(scene.page, /^\/chair\//);
+    await see(scene.page, 'of 30');
+    // The booked plan has its products from the shelf: by the name on the tub.
+    expect(await card()).toMatch(/Dewline leave-in\s+leave-in[\s\S]*Stillpond gel/);
+    expect(await card()).toMatch(/dime|pump|teaspoon/);
+    const panel = () => textOf(scene.page, 'section[aria-label="Now"]');
+    expect(await panel()).toMatch(/\d+ mm rod[\s\S]*wound [\s\S]*of this size to go in/);
+    expect(await panel()).toMatch(/2\s+then, /);
+    const [first] = /\d+ mm rod/.exec(await panel())!;
+    const sizes = new Set([first]);
+    for (let i = 0; i < 4; i++) {
+      await scene.page.keyboard.press('Space');
+      await doneIs(i + 1);
+      sizes.add(/\d+ mm rod/.exec(await panel())![0]);
+    }
+    expect([...sizes].sort()).toEqual(['16 mm rod', '20 mm rod']);
+  });
+
+  it('times what comes before the set, and leaves out what was not done', async () => {
+    const stage = () => textOf(scene.page, 'ol[aria-label="Stages"] li');
+    const before = await scene.page.$$eval('ol[aria-label="Stages"] li', (all) =>
+      all.map((li) => li.textContent),
+    );
+    expect(before.join()).toMatch(/Prep.*planned.*Set.*done.*Dry.*dry in about.*Undo/);
+    await scene.page.keyboard.press('b');
+    await see(scene.page, 'Before the set');
+    await press(scene.page, 'Cleanse: begin');
+    await scene.page.waitForSelector('[role="dialog"] li[data-running="true"]');
+    // The next begins, and the one before is done.
+    await press(scene.page, 'Condition: begin');
+    await see(scene.page, 'done in');
+    await press(scene.page, 'Blot: leave out');
+    await see(scene.page, 'left out');
+    await press(scene.page, 'Condition: done');
+    await press(scene.page, 'Close');
+    expect(await stage()).toContain('Prep');
+    const id = new URL(scene.page.url()).pathname.split('/').at(-1)!;
+    await scene.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
+    const kept = await scene.database.client.execute({
+      sql: 'select kind, step from set_events where set_id = ? and step is not null order by sequence',
+      args: [id],
+    });
+    expect(kept.rows.map(({ kind, step }) => `${String(kind)} ${String(step)}`)).toEqual([
+      'step-begun cleanse',
+      'step-done cleanse',
+      'step-begun instant-condition',
+      'step-skipped blot',
+      'step-done instant-condition',
+    ]);
+  });
+
+  it('a foot switch or a clicker counts as the hand does', async () => {
+    for (const key of ['Enter', 'PageDown', 'ArrowRight'] as const) {
+      const before = await doneCount();
+      await scene.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+      await scene.page.keyboard.press(key);
+      await doneIs(before + 1);
+    }
+    await scene.page.keyboard.press('PageUp');
+    await doneIs(6);
+  });
+
+  it('counts a row, and all that are left, at once; each comes back by undo', async () => {
+    await scene.page.keyboard.press('s');
+    await see(scene.page, 'several at once');
+    const row = await scene.page.$eval('[role="dialog"] button', (button) => button.textContent!);
+    expect(row).toMatch(/^All of this row\d+ sections?$/);
+    const inRow = Number(/\d+/.exec(row)![0]);
+    await scene.page.click('[role="dialog"] button');
+    await doneIs(6 + inRow);
+    await press(scene.page, 'Several S');
+    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    await see(scene.page, 'sure every root is dry now');
+    await press(scene.page, 'Not finished yet');
+    await doneIs(29);
+    for (let i = 0; i < 3; i++) await scene.page.keyboard.press('Backspace');
+    await doneIs(26);
+  });
+
+  it('a long press on a section offers the same, and is no tap', async () => {
+    const place = await scene.page.$eval('[data-section="30"]', (section) => {
+      const { x, y, width, height } = section.getBoundingClientRect();
+      return { x: x + width / 2, y: y + height / 2 };
+    });
+    const before = await doneCount();
+    await scene.page.mouse.move(place.x, place.y);
+    await scene.page.mouse.down();
+    await see(scene.page, 'Section 30: several at once');
+    await scene.page.mouse.up();
+    await scene.page.keyboard.press('Escape');
+    await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    expect(await doneCount()).toBe(before);
+  });
+});
