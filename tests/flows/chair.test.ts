@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { arrive, choose, openStep, press, see, textOf } from '../support/hands';
+import { letHoursPass } from '../support/clock';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -115,5 +116,38 @@ describe('what the hands need at the chair', () => {
     await scene.page.keyboard.press('Escape');
     await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
     expect(await doneCount()).toBe(before);
+  });
+
+  it('is laid out for the left hand, and sounds once when hair wants misting, on this device', async () => {
+    const id = new URL(scene.page.url()).pathname.split('/').at(-1)!;
+    await scene.page.evaluateOnNewDocument(() => {
+      const heard = window as unknown as { tones: number };
+      heard.tones = 0;
+      const start = OscillatorNode.prototype.start;
+      OscillatorNode.prototype.start = function (...at) {
+        heard.tones++;
+        start.apply(this, at);
+      };
+    });
+    const leftOf = (selector: string) =>
+      scene.page.$eval(selector, (element) => element.getBoundingClientRect().left);
+    const mapIsLeft = async () =>
+      (await leftOf('section[aria-label="Crown map"]')) < (await leftOf('section[aria-label="Now"]'));
+    expect(await mapIsLeft()).toBe(true);
+    await press(scene.page, 'Layout');
+    await press(scene.page, 'For the left hand', 'switch');
+    await press(scene.page, 'A short tone when hair wants misting, or a step is up', 'switch');
+    await press(scene.page, 'Close');
+    expect(await mapIsLeft()).toBe(false);
+    // Long after it was begun, what waits is drier than it should be set.
+    await letHoursPass(scene.database, id, 6);
+    await scene.page.reload({ waitUntil: 'networkidle0' });
+    expect(await mapIsLeft()).toBe(false);
+    await see(scene.page, 'Mist the hair that waits now');
+    const tones = () => scene.page.evaluate(() => (window as unknown as { tones: number }).tones);
+    expect(await tones()).toBe(1);
+    await scene.page.keyboard.press('m');
+    await scene.page.waitForFunction(() => !document.body.innerText.includes('Mist the hair that waits now'));
+    expect(await tones()).toBe(1);
   });
 });

@@ -8,7 +8,7 @@ import { answerDraft, drawTo } from '../plan/answer-view';
 import { ask } from '../suggest/ask';
 import { optionOf } from '../suggest/option';
 import { ran } from '../suggest/suggest';
-import { carriedTo, onClockOf, withOption } from './edits';
+import { carriedTo, onClockOf, trialOf, withOption, withZone, withZoneTool } from './edits';
 
 const AVAILABLE_H = 14;
 const DRAWS = 50;
@@ -118,5 +118,58 @@ describe('times of a brief on another clock', () => {
       startAt: '2027-03-12T18:00:00+00:00',
     });
     expect(readOrThrow(both).wearByMs! - readOrThrow(both).startAtMs!).toBe(15 * 3_600_000);
+  });
+});
+
+describe('a zone done in its own way, and two halves', () => {
+  const CROWN_TOOL = { diameterMm: 20, workingLengthMm: 80, owned: 12 };
+  const draft = (part: object = {}, parting: object = {}): BriefInput => ({
+    ...aBrief({
+      set: {
+        technique: 'rod-set',
+        sections: 24,
+        endsMethod: 'pasted',
+        rootMethod: 'plain',
+        ...part,
+      } as never,
+    }),
+    parting,
+  });
+  const read = (brief: BriefInput, change: Partial<BriefInput>) => readOrThrow({ ...brief, ...change });
+
+  it('a back that is parted for itself has no rows asked for any more; another zone leaves them', () => {
+    const brief = draft({}, { backRows: 4 });
+    expect(read(brief, withZone(brief, 'nape', { technique: 'comb-coil' })).parting.backRows).toBeNull();
+    expect(read(brief, withZone(brief, 'front', { technique: 'comb-coil' })).parting.backRows).toBe(4);
+  });
+
+  it('a size of its own moves no line, and goes again without a trace', () => {
+    const brief = draft();
+    const sized = { ...brief, ...withZoneTool(brief, 'crown', CROWN_TOOL) };
+    const { zones, set } = readOrThrow(sized);
+    expect(zones.crown).toMatchObject({ technique: 'rod-set', sections: null, tool: { diameterMm: 20 } });
+    expect(set.sections).toBe(24);
+    expect({ ...sized, ...withZoneTool(sized, 'crown', null) }.set.zones).toBeUndefined();
+    // What else is done there stays.
+    const coiled = { ...brief, ...withZone(brief, 'crown', { technique: 'braid-with-rods', sections: 5 }) };
+    const both = { ...coiled, ...withZoneTool(coiled, 'crown', CROWN_TOOL) };
+    expect(both.set.zones?.crown).toEqual({ technique: 'braid-with-rods', sections: 5, tool: CROWN_TOOL });
+    expect({ ...both, ...withZoneTool(both, 'crown', null) }.set.zones).toEqual(coiled.set.zones);
+  });
+
+  it('a trial takes an even number and parts zones with the rest; its part stays, and comes back with it', () => {
+    const brief = draft(
+      { sections: 23, zones: { nape: { technique: 'comb-coil', sections: 5 } } },
+      { part: 'left' },
+    );
+    const trial = { ...brief, ...trialOf(brief, true) };
+    const { parting, set, zones } = readOrThrow(trial);
+    expect(parting).toMatchObject({ part: 'left', trial: true });
+    expect(set.sections).toBe(24);
+    expect(zones.nape).toMatchObject({ technique: 'comb-coil', sections: null });
+    expect(readOrThrow({ ...trial, ...trialOf(trial, false) }).parting).toMatchObject({
+      part: 'left',
+      trial: false,
+    });
   });
 });

@@ -76,8 +76,10 @@ export function withZone(brief: DraftBrief, zone: Zone, own: ZoneDraft | null): 
       sections: own.sections ?? Math.max(1, Math.round(technique.usualSections * zoneShares()[zone])),
     };
   }
+  // Rows are counted over a back that is parted as one.
+  const isBackApart = zones.back?.sections !== undefined || zones.nape?.sections !== undefined;
   return {
-    parting: partedAnew(brief),
+    parting: partedAnew(brief, isBackApart ? { backRows: undefined } : {}),
     set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined },
   };
 }

@@ -10,6 +10,8 @@ import { techniqueOf } from '@/core/techniques';
 import { formatClock, formatWhen } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
+import { useChairSettings } from './chair-settings';
+import { LayoutDialog } from './layout-dialog';
 import { DryingView } from './drying-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
 import { PrepDialog } from './prep-dialog';
@@ -34,11 +36,17 @@ export function ChairDesk(props: ChairDeskProps) {
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(set.id, set.sectionCount, set.events);
   const [dialog, setDialog] = useState<ChairDialog | null>(null);
+  const settings = useChairSettings();
   const technique = techniqueOf(set.technique);
   const shared = { ...props, nowMs, log, onDialog: setDialog, isDialogOpen: dialog !== null };
 
   return (
-    <div className={styles.chair} data-scheme="dark">
+    <div
+      className={styles.chair}
+      data-scheme="dark"
+      data-left={settings.isLeftHanded}
+      data-big={settings.isBig}
+    >
       <header className={styles.top}>
         <Link href="/" className={styles.leave}>
           ‹ Today
@@ -51,6 +59,9 @@ export function ChairDesk(props: ChairDeskProps) {
             ? `${log.waiting} waiting to be sent${log.isOffline ? ', no connection' : ''}`
             : 'kept'}
         </span>
+        <button type="button" className={styles.leave} onClick={() => setDialog('layout')}>
+          Layout
+        </button>
         <time>{formatClock(nowMs, clock)}</time>
       </header>
       <StageStrip {...shared} onPrep={() => setDialog('prep')} />
@@ -93,6 +104,7 @@ export function ChairDesk(props: ChairDeskProps) {
         open={dialog === 'prep'}
         onClose={() => setDialog(null)}
       />
+      <LayoutDialog open={dialog === 'layout'} onClose={() => setDialog(null)} />
       <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
     </div>
   );

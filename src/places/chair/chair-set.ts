@@ -74,7 +74,7 @@ export interface ChairSet {
 }
 
 /** What opens over the chair, whatever its view. */
-export type ChairDialog = 'note' | 'keys' | 'prep';
+export type ChairDialog = 'note' | 'keys' | 'prep' | 'layout';
 
 /** What both views of the chair are given. */
 export interface ChairViewProps {

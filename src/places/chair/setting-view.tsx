@@ -5,7 +5,7 @@ import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
-import { nextSection, settingSinceMs, undoneOf } from '@/core/run/run-state';
+import { nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
@@ -16,6 +16,8 @@ import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
 import type { ChairSet, ChairViewProps } from './chair-set';
 import { HandCard } from './hand-card';
+import { useTone } from './tone';
+import { useChairSettings } from './chair-settings';
 import { SeveralDialog } from './several-dialog';
 import { WindingArrow } from './winding-arrow';
 import { AskHow } from '@/ui/how-we-know/ask';
@@ -47,6 +49,7 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
   const inHand = nextSection(state, set.sectionCount);
+  const { hasTone } = useChairSettings();
   const sinceMs = settingSinceMs(state, set.startedAtMs, nowMs);
   const pace = livePace(state, view.sectionMin, sinceMs, nowMs);
   const doneCount = state.doneOrder.length;
@@ -95,6 +98,13 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
   );
   const needsMist = waiting.length > 0 && mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
 
+  const running = runningStep(state);
+  const step = running && set.prep.find((one) => one.step === running.step);
+  const isStepUp =
+    step !== null && step !== undefined && nowMs - running!.begunAtMs >= step.minutes * MINUTE_MS;
+  const isMistDue = needsMist && mistDueMs < nowMs && !state.isPaused && !running;
+  useTone(isStepUp ? `step ${step.step}` : isMistDue ? `mist ${mistDueMs}` : null, hasTone);
+
   return (
     <div className={styles.setting}>
       <section className={styles.map} aria-label="Crown map">
@@ -138,7 +148,8 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
             stands still.
           </p>
         ) : (
-          needsMist && (
+          needsMist &&
+          !running && (
             <p className={styles.cue} data-late={mistDueMs < nowMs}>
               <b>
                 {mistDueMs < nowMs

@@ -36,6 +36,8 @@ export function useHold() {
         event.preventDefault();
         stop();
         if (!held.current) act();
+        // A finger that lifts after it is no tap either.
+        held.current = true;
       },
     }),
   };
