@@ -204,6 +204,19 @@ describe('what else a plan can say, at the desk', () => {
     await keptAs(id, ({ set }) => set.layers?.at(-1)?.zones === undefined);
   });
 
+  it('a dose is said for the head or for one section', async () => {
+    const id = await desk();
+    await openStep(scene.page, 'Layers');
+    await unfold(scene.page, 'Take another amount');
+    const sections = (await briefOf(id)).set.sections!;
+    await fill(scene.page, 'Stillpond gel, a section, g', '2');
+    await keptAs(id, ({ set }) => set.layers?.at(-1)?.grams === 2 * sections);
+    await fill(scene.page, 'Stillpond gel, for the head, g', '27');
+    await keptAs(id, ({ set }) => set.layers?.at(-1)?.grams === 27);
+    await press(scene.page, 'Back to the usual amounts');
+    await keptAs(id, ({ set }) => set.layers?.at(-1)?.grams === undefined);
+  });
+
   it('two sizes take turns, all over and in one zone', async () => {
     const id = await desk();
     await openStep(scene.page, 'Look');

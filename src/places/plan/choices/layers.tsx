@@ -220,22 +220,41 @@ export function Layers({
       )}
       <details className={styles.details}>
         <summary>Take another amount</summary>
-        {layers.map((layer, i) => (
-          <NumberField
-            key={`${i}-${layer.role}`}
-            label={`${layerName(layer, productIds[i] ?? null, shelf)}, ${layer.zones ? 'there' : 'for the head'}`}
-            unit="g"
-            value={layer.grams ?? Math.round((doses[i]?.grams ?? 0) * 10) / 10}
-            {...LAYER_RANGES.grams}
-            step={1}
-            onCommit={(grams) =>
-              onChange(
-                layers.map((before, j) => (j === i ? { ...before, grams } : before)),
-                [...productIds],
-              )
-            }
-          />
-        ))}
+        {layers.map((layer, i) => {
+          const name = layerName(layer, productIds[i] ?? null, shelf);
+          const dose = doses[i];
+          const sections =
+            dose && dose.gramsPerSection > 0 ? Math.round(dose.grams / dose.gramsPerSection) : null;
+          const grams = layer.grams ?? dose?.grams ?? 0;
+          const take = (next: number) =>
+            onChange(
+              layers.map((before, j) => (j === i ? { ...before, grams: next } : before)),
+              [...productIds],
+            );
+          return (
+            <div key={`${i}-${layer.role}`} className={styles.amounts}>
+              <NumberField
+                label={`${name}, ${layer.zones ? 'there' : 'for the head'}`}
+                unit="g"
+                value={Math.round(grams * 10) / 10}
+                {...LAYER_RANGES.grams}
+                step={1}
+                onCommit={take}
+              />
+              {sections !== null && (
+                <NumberField
+                  label={`${name}, a section`}
+                  unit="g"
+                  value={Math.round((grams / sections) * 100) / 100}
+                  low={LAYER_RANGES.grams.low / sections}
+                  high={Math.floor((10 * LAYER_RANGES.grams.high) / sections) / 10}
+                  step={0.1}
+                  onCommit={(each) => take(each * sections)}
+                />
+              )}
+            </div>
+          );
+        })}
         {layers.some((layer) => layer.grams !== undefined) && (
           <Button
             size="small"
