@@ -150,4 +150,38 @@ describe('what the hands need at the chair', () => {
     await scene.page.waitForFunction(() => !document.body.innerText.includes('Mist the hair that waits now'));
     expect(await tones()).toBe(1);
   });
+
+  it('keeps the screen lit while the set goes in, and says whether this device keeps what waits', async () => {
+    await scene.page.evaluateOnNewDocument(() => {
+      const counted = window as unknown as { lit: number };
+      counted.lit = 0;
+      Object.defineProperty(navigator, 'wakeLock', {
+        value: {
+          request: () => {
+            counted.lit++;
+            return Promise.resolve({ release: () => Promise.resolve((counted.lit--, undefined)) });
+          },
+        },
+      });
+    });
+    await scene.page.reload({ waitUntil: 'networkidle0' });
+    const lit = (count: number) =>
+      scene.page.waitForFunction(
+        (wanted) => (window as unknown as { lit: number }).lit === wanted,
+        {},
+        count,
+      );
+    await lit(1);
+    await press(scene.page, 'Layout');
+    await see(scene.page, 'until it runs short of room');
+    await press(scene.page, 'Ask it to keep them');
+    await scene.page.waitForFunction(() =>
+      /keeps taps that wait, even|does not promise to keep taps/.test(document.body.innerText),
+    );
+    await press(scene.page, 'Close');
+    await press(scene.page, 'Several S');
+    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    await see(scene.page, 'sure every root is dry now');
+    await lit(0);
+  });
 });

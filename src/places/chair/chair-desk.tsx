@@ -18,6 +18,7 @@ import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
+import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
 
 export interface ChairDeskProps {
@@ -37,6 +38,7 @@ export function ChairDesk(props: ChairDeskProps) {
   const log = useRunLog(set.id, set.sectionCount, set.events);
   const [dialog, setDialog] = useState<ChairDialog | null>(null);
   const settings = useChairSettings();
+  useWakeLock(log.state.phase === 'setting');
   const technique = techniqueOf(set.technique);
   const shared = { ...props, nowMs, log, onDialog: setDialog, isDialogOpen: dialog !== null };
 

@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { keepChairSettings, useChairSettings, type ChairSettings } from './chair-settings';
+import { KeptHere } from './kept-here';
 import styles from './chair.module.css';
 
 const CHOICES: readonly { readonly id: keyof ChairSettings; readonly label: string }[] = [
@@ -43,6 +44,7 @@ export function LayoutDialog({ open, onClose }: { readonly open: boolean; readon
             />
           ))}
         </div>
+        <KeptHere />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} autoFocus>
