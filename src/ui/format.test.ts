@@ -120,6 +120,7 @@ describe('counts, money and what hands measure with', () => {
     expect(format.formatHands(12.4, ['pump', 'pumps'])).toBe('12 pumps');
     // Nobody portions out a fifth of a pump: one does for five sections.
     expect(format.formatPortion(0.2, ['pump', 'pumps'])).toBe('1 pump for 5');
+    expect(format.formatPortion(0.011, ['teaspoon', 'teaspoons'])).toBe('a touch');
     expect(format.formatPortion(0.45, ['pump', 'pumps'])).toBe('½ pump');
     expect(format.formatPortion(1.1, ['dime', 'dimes'])).toBe('1 dime');
   });

@@ -76,12 +76,16 @@ export function formatHands(amount: number, noun: readonly [string, string]): st
 
 /** Less than this of a unit nobody portions out: one does for several sections. */
 const LEAST_PORTION = 0.4;
+/** One does for more sections than this: nobody counts that far. */
+const MOST_SHARED = 20;
 
 /** The dose of one section in what hands measure with; where that is too little to portion, how many one does for. */
 export const formatPortion = (amount: number, noun: readonly [string, string]): string =>
   amount >= LEAST_PORTION || amount <= 0
     ? formatHands(amount, noun)
-    : `1 ${noun[0]} for ${Math.round(1 / amount)}`;
+    : 1 / amount > MOST_SHARED
+      ? 'a touch'
+      : `1 ${noun[0]} for ${Math.round(1 / amount)}`;
 
 /** A room temperature. */
 export const formatTemperature = (celsius: number, { temperature }: Units): string =>

@@ -261,6 +261,18 @@ describe('reasons', () => {
     });
   });
 
+  it('why not what is past its day? because it is, and there is no other', () => {
+    const products = [
+      { name: 'Plain leave-in', role: 'leave-in' as const },
+      { name: 'Plain gel', role: 'gel' as const },
+      { name: 'Old butter', role: 'butter' as const, unusable: true },
+    ];
+    const { wish, found, draft } = suggested(wishOf({ stretchedLengthCm: 24 }, { shelf: { products } }));
+    expect(whyNot(wish, found.search, draft, { kind: 'role', id: 'butter' }).text).toContain(
+      'Old butter is past its day or not made yet, and there is no other butter on the shelf.',
+    );
+  });
+
   it('why not a technique that length cannot carry? because it is too short', () => {
     const { wish, found, draft } = suggested(wishOf({ stretchedLengthCm: 5 }));
     const answer = whyNot(wish, found.search, draft, { kind: 'technique', id: 'bantu-knot' });

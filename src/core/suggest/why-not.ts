@@ -180,6 +180,14 @@ function barredWords(role: RoleId, wish: Wish): string | null {
     : `${bar.item.name} holds protein, and her hair goes stiff with it.`;
 }
 
+/** Why a kind of product has to be bought: there is none, or what there is cannot be used. */
+function missingWords(role: RoleId | null, label: string, { means }: Wish): string {
+  const spent = means.products?.find((item) => item.role === role && item.isOut);
+  return spent
+    ? `${spent.name} is past its day or not made yet, and there is no other ${label.toLowerCase()} on the shelf.`
+    : `There is no ${label.toLowerCase()} on the shelf.`;
+}
+
 /** Why something was not chosen: what rules it out, or what speaks against it and what it would cost. */
 export function whyNot(wish: Wish, search: Search, draft: Pick, asked: WhyNot): WhyNotAnswer {
   const axis = axisOf(asked);
@@ -193,12 +201,11 @@ export function whyNot(wish: Wish, search: Search, draft: Pick, asked: WhyNot): 
   if (!other) return { ...impossible(asked, label, search, draft), instead: null };
   const row = rowAgainst(axis, draft.way, other.way, search);
   const losses = lossWords(draft.weighed, other.weighed, search);
-  const isToBuy = other.way.stack.layers.some(
-    (layer) => layer.isToBuy && asked.kind === 'role' && layer.role === asked.id,
-  );
+  const role = asked.kind === 'role' ? asked.id : null;
+  const isToBuy = other.way.stack.layers.some((layer) => layer.isToBuy && layer.role === role);
   const parts = [
     ...(row ? [row.text] : []),
-    ...(isToBuy ? [`There is no ${label.toLowerCase()} on the shelf.`] : []),
+    ...(isToBuy ? [missingWords(role, label, wish)] : []),
     ...(losses.length > 0 ? [`${capitalised(joined(losses))}.`] : []),
   ];
   return {
