@@ -40,7 +40,7 @@ describe('drafts beside each other', () => {
     await openDraft('B');
     await openStep(scene.page, 'Look');
     await scene.page.click('input[value="braid"]');
-    await scene.page.waitForFunction(() => document.body.innerText.includes('braids'));
+    await see(scene.page, 'braids');
     await press(scene.page, 'Compare');
     await arrive(scene.page, /beside$/);
     await see(scene.page, 'Against A');

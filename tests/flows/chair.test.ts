@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, choose, openStep, press, see, textOf } from '../support/hands';
+import { arrive, choose, openStep, press, see, seeGone, textOf } from '../support/hands';
 import { letHoursPass } from '../support/clock';
 import { setScene } from '../support/scene';
 
@@ -147,7 +147,7 @@ describe('what the hands need at the chair', () => {
     const tones = () => scene.page.evaluate(() => (window as unknown as { tones: number }).tones);
     expect(await tones()).toBe(1);
     await scene.page.keyboard.press('m');
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('Mist the hair that waits now'));
+    await seeGone(scene.page, 'Mist the hair that waits now');
     expect(await tones()).toBe(1);
   });
 

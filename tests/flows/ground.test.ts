@@ -11,6 +11,7 @@ import {
   planFor,
   press,
   see,
+  seeGone,
   textOf,
 } from '../support/hands';
 import { setScene } from '../support/scene';
@@ -89,7 +90,7 @@ describe('a plan taken to the chair', () => {
     expect(await scene.page.$$(`main a[href="/chair/${setId}"]`)).toEqual([]);
     await go(`/sets/${setId}`);
     await press(scene.page, 'Undo: bring it back');
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('This set was cancelled'));
+    await seeGone(scene.page, 'This set was cancelled');
     expect(await count('select count(*) as n from set_events where set_id = ?', [setId])).toBe(2);
   });
 });
@@ -117,7 +118,7 @@ describe('a tap that the server will not take', () => {
     await see(scene.page, 'Section 1 done');
     await rename('gone', setId);
     await press(scene.page, 'Send again');
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('Section 1 done'));
+    await seeGone(scene.page, 'Section 1 done');
     const sent = async () =>
       count("select count(*) as n from set_events where set_id = ? and kind = 'section-done'", [setId]);
     for (let i = 0; i < 40 && (await sent()) === 0; i++) await new Promise((wait) => setTimeout(wait, 250));
@@ -330,7 +331,7 @@ describe('a head', () => {
     expect(await count('select count(*) as n from sets where head_id = ?', [other])).toBe(0);
     await scene.page.goto(page, { waitUntil: 'networkidle0' });
     await press(scene.page, 'Part them again');
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('was merged into this'));
+    await seeGone(scene.page, 'was merged into this');
     expect(await count('select count(*) as n from sets where head_id = ?', [other])).toBeGreaterThan(0);
   });
 

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { choose, fill, openStep, press, see } from '../support/hands';
+import { choose, fill, openStep, press, see, seeGone } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -42,7 +42,7 @@ describe('parting by hand', () => {
     await press(scene.page, 'Split');
     await has(19);
     await see(scene.page, '19 twists');
-    await scene.page.waitForFunction(() => document.body.innerText.includes('parted by hand'));
+    await see(scene.page, 'parted by hand');
     await soon(async () =>
       expect(JSON.parse(await stored('brief'))).toMatchObject({
         parting: { recipe: { splits: [{ key: 'W.3.2' }] } },
@@ -50,7 +50,7 @@ describe('parting by hand', () => {
     );
     await press(scene.page, 'Undo');
     await has(18);
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('parted by hand'));
+    await seeGone(scene.page, 'parted by hand');
     await soon(async () => expect(await stored('brief')).toBe(before));
     await press(scene.page, 'Redo');
     await has(19);
@@ -69,7 +69,7 @@ describe('parting by hand', () => {
     await scene.page.mouse.down();
     for (let step = 1; step <= 6; step++) await scene.page.mouse.move(x + 3 * step, y);
     await scene.page.mouse.up();
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('differs by under 1 %'));
+    await seeGone(scene.page, 'differs by under 1 %');
     const moved = await paths();
     expect(moved.filter((path, i) => path !== start[i])).toHaveLength(2);
     await press(scene.page, 'Undo');

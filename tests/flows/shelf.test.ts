@@ -8,6 +8,7 @@ import {
   planFor,
   press,
   see,
+  seeGone,
   startByHand,
   textOf,
 } from '../support/hands';
@@ -96,7 +97,7 @@ describe('the shelf', () => {
     await fill(scene.page, 'Or type the weight, g', '148');
     await press(scene.page, 'Keep 100 g left');
     await rowSays('Stillpond gel', '100 g of 350 g');
-    await scene.page.waitForFunction(() => !document.body.innerText.includes('Running short'));
+    await seeGone(scene.page, 'Running short');
   });
 
   it('makes a batch of an own mix: dated, on the shelf, and taken out of what it is made of', async () => {

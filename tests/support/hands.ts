@@ -58,9 +58,21 @@ export async function choose(page: Page, name: string, value: string): Promise<v
   }, value);
 }
 
-/** Waits until a text stands on the page. */
+/** Waits until a text stands on the page; a document that is just being loaded has no body yet. */
 export const see = (page: Page, text: string): Promise<unknown> =>
-  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), {}, text);
+  page.waitForFunction(
+    (wanted) => document.querySelector('body')?.innerText.includes(wanted) ?? false,
+    {},
+    text,
+  );
+
+/** Waits until a text stands on the page no more. */
+export const seeGone = (page: Page, text: string): Promise<unknown> =>
+  page.waitForFunction(
+    (unwanted) => document.querySelector('body')?.innerText.includes(unwanted) === false,
+    {},
+    text,
+  );
 
 /** Waits until the forecast of a plan has drawn its heads and its words stand still. */
 export const forecastSettles = (page: Page): Promise<unknown> =>
