@@ -242,7 +242,7 @@ async function benchPages() {
     await page.close();
   }
   const { page } = await openPage(browser, DESK);
-  await page.goto(server.origin + plan, { waitUntil: 'networkidle0' });
+  await page.goto(server.origin + plan, { waitUntil: 'networkidle2' });
   const times: number[] = [];
   for (let i = 0; i < 24; i++) {
     const name = i % 2 === 0 ? 'One section more' : 'One section fewer';

@@ -30,7 +30,7 @@ async function main() {
     before: (page: Page) => Promise<void> = async () => undefined,
   ) => {
     const { page } = await openPage(browser, viewport, scheme);
-    await page.goto(server.origin + path, { waitUntil: 'networkidle0' });
+    await page.goto(server.origin + path, { waitUntil: 'networkidle2' });
     await before(page);
     await shoot(page, name);
     await page.close();
@@ -51,7 +51,7 @@ async function main() {
     await press(page, 'Copy');
     await page.waitForSelector('th[aria-label^="B:"] a');
     const href = await page.$eval('th[aria-label^="B:"] a', (link) => link.getAttribute('href'));
-    await page.goto(server.origin + href, { waitUntil: 'networkidle0' });
+    await page.goto(server.origin + href, { waitUntil: 'networkidle2' });
     for (let i = 0; i < 6; i++) await press(page, 'One section more');
     await settled(page);
     await press(page, 'Compare');
@@ -90,7 +90,7 @@ async function main() {
 
   // A rod set on the way in, half done: planned and begun as a stylist would.
   const { page } = await openPage(browser);
-  await page.goto(`${server.origin}/heads/${maren}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.origin}/heads/${maren}`, { waitUntil: 'networkidle2' });
   await startByHand(page);
   await page.waitForSelector('[data-section="18"]');
   const openStep = (title: string) =>

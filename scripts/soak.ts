@@ -77,7 +77,7 @@ async function chairPage(browser: Browser, url: string): Promise<Page> {
     const real = Date.now.bind(Date);
     Date.now = () => real() - ms;
   }, DAY_MS);
-  await page.goto(url, { waitUntil: 'networkidle0' });
+  await page.goto(url, { waitUntil: 'networkidle2' });
   return page;
 }
 
@@ -108,7 +108,7 @@ async function main() {
 
   // A set of sixty sections, so that there is enough to tap.
   const { page: desk } = await openPage(browser);
-  await desk.goto(`${origin}/plan`, { waitUntil: 'networkidle0' });
+  await desk.goto(`${origin}/plan`, { waitUntil: 'networkidle2' });
   await desk.locator('::-p-aria([name="Plan a set"][role="button"])').click();
   await desk.waitForFunction(() => /^\/plan\/.+/.test(location.pathname));
   const planId = new URL(desk.url()).pathname.split('/').at(-1)!;
@@ -116,7 +116,7 @@ async function main() {
     sql: `update plans set brief = json_set(brief, '$.set.sections', 60), revision = revision + 1 where id = ?`,
     args: [planId],
   });
-  await desk.reload({ waitUntil: 'networkidle0' });
+  await desk.reload({ waitUntil: 'networkidle2' });
   await desk.locator('::-p-aria([name="Take to the chair"][role="button"])').click();
   await desk.waitForFunction(() => /^\/chair\/.+/.test(location.pathname));
   const chair = desk.url();
@@ -176,7 +176,7 @@ async function main() {
   const context = away.browserContext();
   const today = await context.newPage();
   await away.close();
-  await today.goto(origin, { waitUntil: 'networkidle0' });
+  await today.goto(origin, { waitUntil: 'networkidle2' });
   const rowsOf = async (where: string) =>
     (
       await database.client.execute({

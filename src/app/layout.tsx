@@ -10,9 +10,11 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { OutboxSender } from '@/places/chair/outbox/outbox-sender';
 import { keepUnits } from '@/places/studio/actions';
+import { env } from '@/server/env';
 import { loadShown } from '@/places/studio/queries';
 import { FreshOnReturn } from '@/ui/shell/fresh-on-return';
 import { ThemeRoot } from '@/ui/theme/theme-root';
+import { WorksOffline } from '@/ui/shell/works-offline';
 import { UnitsRoot } from '@/ui/units-context';
 
 export const metadata: Metadata = {
@@ -34,6 +36,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
               <OutboxSender />
               <FreshOnReturn />
+              {/* While the program is being written its files change under their names. */}
+              {env.isProduction && <WorksOffline />}
               {children}
             </UnitsRoot>
           </ThemeRoot>

@@ -79,7 +79,7 @@ describe.each([
     await page.setBypassCSP(true);
     const found: unknown[] = [];
     for (const path of paths) {
-      await page.goto(server.origin + path, { waitUntil: 'networkidle0' });
+      await page.goto(server.origin + path, { waitUntil: 'networkidle2' });
       found.push(...(await axeOn(page, path)));
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(
         viewport.width,
@@ -93,7 +93,7 @@ describe.each([
   it('nor on a plan while it is parted by hand, or fitted to a time', async () => {
     const { page, problems } = await openPage(browser, viewport, scheme);
     await page.setBypassCSP(true);
-    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle2' });
     await press(page, 'Part by hand');
     await see(page, 'Hair in the sections differs by');
     await page.$eval('[data-section="9"]', (section) =>
@@ -119,7 +119,7 @@ describe('what opens over a place', () => {
     async (viewport) => {
       const { page, problems } = await openPage(browser, viewport);
       await page.setBypassCSP(true);
-      await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+      await page.goto(server.origin + paths[5], { waitUntil: 'networkidle2' });
       await openStep(page, 'Layers');
       await page.waitForSelector('button[aria-label^="Move "]');
       await openStep(page, 'Before the set');
@@ -132,7 +132,7 @@ describe('what opens over a place', () => {
       await press(page, 'In the round');
       await page.waitForSelector('canvas[data-ready="true"]');
       expect(await axeOn(page, 'in the round')).toEqual([]);
-      await page.goto(`${server.origin}/shelf`, { waitUntil: 'networkidle0' });
+      await page.goto(`${server.origin}/shelf`, { waitUntil: 'networkidle2' });
       await press(page, 'Weigh Reedbed foam');
       await see(page, 'no scale is heard');
       expect(await axeOn(page, 'weighing')).toEqual([]);
@@ -145,7 +145,7 @@ describe('what opens over a place', () => {
 describe('by keyboard alone', () => {
   it('the crown map is one stop, moved in by arrows and digits', async () => {
     const { page } = await openPage(browser);
-    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle0' });
+    await page.goto(server.origin + paths[5], { waitUntil: 'networkidle2' });
     expect(await page.$$eval('[data-section][tabindex="0"]', (all) => all.length)).toBe(1);
     await page.$eval('[data-section="1"]', (section) => (section as SVGElement).focus());
     await page.keyboard.press('ArrowRight');

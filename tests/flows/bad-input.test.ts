@@ -18,7 +18,7 @@ const kept = (on: Page) =>
 
 describe('an unfinished or impossible form', () => {
   it('says what is missing, keeps what was typed, and saves nothing', async () => {
-    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle2' });
     await fill(scene.page, 'Name', 'Half done');
     await fill(scene.page, 'Crown, cm', '0');
     await fill(scene.page, 'Width of one coil, mm', '5');
@@ -31,12 +31,12 @@ describe('an unfinished or impossible form', () => {
     expect(
       await scene.page.$eval('::-p-aria([name="Crown, cm"])', (input) => (input as HTMLInputElement).value),
     ).toBe('0');
-    await scene.page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle2' });
     expect(await scene.page.evaluate(() => document.body.innerText)).not.toContain('Half done');
   });
 
   it('reads inches where inches are chosen, and keeps the same length', async () => {
-    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle2' });
     await fill(scene.page, 'Crown, cm', '25.4');
     await press(scene.page, 'cm, change to inches');
     await scene.page.waitForSelector('::-p-aria([name="Crown, in"])');
@@ -52,7 +52,7 @@ describe('an unfinished or impossible form', () => {
 
 describe('a plan with impossible numbers', () => {
   it('refuses 900 sections, 140 % humidity and a rod without diameter, each in words, and forecasts on', async () => {
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     await planFor(scene.page, 'Maren');
     await arrive(scene.page, /^\/plan\/.+/);
     await scene.page.waitForSelector('[data-section="18"]');
@@ -85,11 +85,11 @@ describe('a plan with impossible numbers', () => {
 
 describe('two tabs on one plan', () => {
   it('the second is told, keeps what it has, and chooses', async () => {
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     const [plan] = await hrefs(/^\/plan\/(?!guide|first).+/);
-    await scene.page.goto(scene.origin + plan, { waitUntil: 'networkidle0' });
+    await scene.page.goto(scene.origin + plan, { waitUntil: 'networkidle2' });
     const other = await openPage(scene.browser);
-    await other.page.goto(scene.origin + plan, { waitUntil: 'networkidle0' });
+    await other.page.goto(scene.origin + plan, { waitUntil: 'networkidle2' });
     await fill(scene.page, 'Name of the plan', 'From the first tab');
     await kept(scene.page);
     await fill(other.page, 'Name of the plan', 'From the second tab');
@@ -106,7 +106,7 @@ describe('two tabs on one plan', () => {
     await press(other.page, 'Undo');
     expect(await title(other.page)).toBe('From the second tab');
     await kept(other.page);
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     expect(await title(scene.page)).toBe('From the second tab');
     await other.page.close();
   });
@@ -114,9 +114,9 @@ describe('two tabs on one plan', () => {
 
 describe('a wear entry that cannot be', () => {
   it('before the set, in the future or unrated is refused in words, and nothing entered is lost', async () => {
-    await scene.page.goto(`${scene.origin}/wear`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/wear`, { waitUntil: 'networkidle2' });
     const [wear] = await hrefs(/^\/wear\/.+/);
-    await scene.page.goto(scene.origin + wear, { waitUntil: 'networkidle0' });
+    await scene.page.goto(scene.origin + wear, { waitUntil: 'networkidle2' });
     await press(scene.page, 'Save this entry');
     await see(scene.page, 'Rate definition, frizz, volume, moisture and shine too');
     for (const scale of ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine']) {

@@ -24,13 +24,13 @@ const drafts = (count: number) =>
   );
 const openDraft = async (letter: string) => {
   const href = await scene.page.$eval(`th[aria-label^="${letter}:"] a`, (link) => link.getAttribute('href'));
-  await scene.page.goto(scene.origin + href, { waitUntil: 'networkidle0' });
+  await scene.page.goto(scene.origin + href, { waitUntil: 'networkidle2' });
 };
 
 describe('drafts beside each other', () => {
   it('copies a draft; the copy changed differs in words and in the lines that differ', async () => {
     const { rows } = await scene.database.client.execute(`select id from plans where status = 'chosen'`);
-    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle2' });
     await press(scene.page, 'Compare');
     await arrive(scene.page, /beside$/);
     await press(scene.page, 'Copy');

@@ -17,7 +17,7 @@ describe('what the hands need at the chair', () => {
 
   it('names each product with its dose, the tool with its size, and what comes next', async () => {
     const { rows } = await scene.database.client.execute("select id from plans where status = 'chosen'");
-    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]!.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]!.id)}`, { waitUntil: 'networkidle2' });
     await openStep(scene.page, 'Look');
     await scene.page.click('::-p-aria([name="Rod set"])');
     await openStep(scene.page, 'Rigid rod');
@@ -94,7 +94,7 @@ describe('what the hands need at the chair', () => {
     const inRow = Number(/\d+/.exec(row)![0]);
     await scene.page.click('[role="dialog"] button');
     await doneIs(6 + inRow);
-    await press(scene.page, 'Several S');
+    await scene.page.keyboard.press('s');
     await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
     await see(scene.page, 'sure every root is dry now');
     await press(scene.page, 'Not finished yet');
@@ -141,7 +141,7 @@ describe('what the hands need at the chair', () => {
     expect(await mapIsLeft()).toBe(false);
     // Long after it was begun, what waits is drier than it should be set.
     await letHoursPass(scene.database, id, 6);
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     expect(await mapIsLeft()).toBe(false);
     await see(scene.page, 'Mist the hair that waits now');
     const tones = () => scene.page.evaluate(() => (window as unknown as { tones: number }).tones);
@@ -164,7 +164,7 @@ describe('what the hands need at the chair', () => {
         },
       });
     });
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     const lit = (count: number) =>
       scene.page.waitForFunction(
         (wanted) => (window as unknown as { lit: number }).lit === wanted,
@@ -179,7 +179,8 @@ describe('what the hands need at the chair', () => {
       /keeps taps that wait, even|does not promise to keep taps/.test(document.body.innerText),
     );
     await press(scene.page, 'Close');
-    await press(scene.page, 'Several S');
+    await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    await scene.page.keyboard.press('s');
     await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
     await see(scene.page, 'sure every root is dry now');
     await lit(0);

@@ -10,7 +10,7 @@ const options = () =>
 describe('fit to my time', () => {
   it('searches with progress, and names the best of what fits', async () => {
     const { rows } = await scene.database.client.execute(`select id from plans where status = 'chosen'`);
-    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle2' });
     await press(scene.page, 'Fit to my time');
     await press(scene.page, 'Find what fits');
     await scene.page.waitForSelector('progress[aria-label="Looked at"]');

@@ -29,7 +29,7 @@ const measure = async (zone: string, cm: number) => fill(scene.page, `${zone}, c
 
 describe('a forecast for every technique', () => {
   it('shows any technique with its sections, its figures and a range from drawn heads', async () => {
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     await planFor(scene.page, 'Maren');
     await arrive(scene.page, /^\/plan\/.+/);
     await scene.page.waitForSelector('[data-section="18"]');
@@ -124,7 +124,7 @@ describe('a forecast for every technique', () => {
     await pumpIsNear(0.9);
     await fill(scene.page, 'Leave-in, for the head, g', '150');
     await see(scene.page, 'much for this hair');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await openStep(scene.page, 'Layers');
     await unfold(scene.page, 'Take another amount');
     await unfold(scene.page, 'Weigh my own pumps');
@@ -140,7 +140,7 @@ describe('a forecast for every technique', () => {
 
 describe('a tapered cut', () => {
   it('is told which zones cannot carry braids, and mixes what can be done', async () => {
-    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads/new`, { waitUntil: 'networkidle2' });
     await fill(scene.page, 'Name', 'Tapered');
     for (const [zone, cm] of [
       ['Front', 16],
@@ -179,12 +179,12 @@ describe('numbers elsewhere', () => {
   };
 
   it('tell how they are known on Today and among the days of wear', async () => {
-    await scene.page.goto(scene.origin, { waitUntil: 'networkidle0' });
+    await scene.page.goto(scene.origin, { waitUntil: 'networkidle2' });
     await asked('sure every root is dry');
     await asked('forecast');
     expect(new URL(scene.page.url()).pathname).toBe('/');
     const worn = await scene.page.$eval('a[href^="/wear/"]', (link) => link.getAttribute('href'));
-    await scene.page.goto(`${scene.origin}${worn}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}${worn}`, { waitUntil: 'networkidle2' });
     await asked('Forecast');
   });
 });

@@ -19,7 +19,7 @@ import { setScene } from '../support/scene';
 const scene = setScene('demo');
 
 const go = (path: string, page: Page = scene.page) =>
-  page.goto(scene.origin + path, { waitUntil: 'networkidle0' });
+  page.goto(scene.origin + path, { waitUntil: 'networkidle2' });
 const kept = (page: Page) =>
   page.waitForFunction(() =>
     [...document.querySelectorAll('[role="status"]')].some((own) => own.textContent === 'kept'),
@@ -114,7 +114,7 @@ describe('a tap that the server will not take', () => {
     await see(scene.page, 'this set is not here any more');
     await go('/heads');
     await see(scene.page, 'this set is not here any more');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await see(scene.page, 'Section 1 done');
     await rename('gone', setId);
     await press(scene.page, 'Send again');
@@ -166,7 +166,7 @@ describe('a page of the chair', () => {
         sent.send(JSON.stringify({ format: 1, deviceId: 'another', events: [event] }));
       }
     }, address);
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await isDone(7);
     await scene.page.removeScriptToEvaluateOnNewDocument(identifier);
     const after = async (place: string) => {
@@ -278,7 +278,7 @@ describe('what was entered wrongly', () => {
     await choose(scene.page, 'Why', 'frizz');
     await press(scene.page, 'Write it down');
     await see(scene.page, 'This is before what comes before it');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await scene.page.waitForFunction(() =>
       document.querySelector<HTMLSelectElement>('select')?.form?.innerText.includes('Last day she was'),
     );
@@ -329,7 +329,7 @@ describe('a head', () => {
     await press(scene.page, 'Merge Ife into Solveig');
     await see(scene.page, 'Ife is merged into Solveig');
     expect(await count('select count(*) as n from sets where head_id = ?', [other])).toBe(0);
-    await scene.page.goto(page, { waitUntil: 'networkidle0' });
+    await scene.page.goto(page, { waitUntil: 'networkidle2' });
     await press(scene.page, 'Part them again');
     await seeGone(scene.page, 'was merged into this');
     expect(await count('select count(*) as n from sets where head_id = ?', [other])).toBeGreaterThan(0);
@@ -363,7 +363,7 @@ describe('typed work', () => {
   it('the last change of a plan is kept over a reload at once, and over a link', async () => {
     const id = await newPlan(scene.page, 'Amara');
     await fill(scene.page, 'Name of the plan', 'Changed and reloaded');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await scene.page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('input')?.value === 'Changed and reloaded',
     );
@@ -405,7 +405,7 @@ describe('typed work', () => {
   it('a form of a head comes back after a reload, and is dropped on request', async () => {
     await go('/heads/new');
     await fill(scene.page, 'Name', 'Half typed');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await see(scene.page, 'did not save is back');
     expect(
       await scene.page.$eval('::-p-aria([name="Name"])', (input) => (input as HTMLInputElement).value),

@@ -36,7 +36,7 @@ const layers = () =>
 
 describe('the whole of Plan by keyboard alone', () => {
   it('goes from the list of plans into one', async () => {
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     await tabTo('Amara’s birthday set');
     await key('Enter');
     await arrive(scene.page, /\/plan\/[^/]+$/);
@@ -166,7 +166,7 @@ describe('the whole of Plan by keyboard alone', () => {
     await tabTo('Compare');
     await key('Enter');
     await arrive(scene.page, /\/beside$/);
-    await scene.page.goBack({ waitUntil: 'networkidle0' });
+    await scene.page.goBack({ waitUntil: 'networkidle2' });
     const plan = new URL(scene.page.url()).pathname.split('/')[2]!;
     await tabTo('Take to the chair');
     await key('Enter');

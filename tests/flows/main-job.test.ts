@@ -99,7 +99,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
       hood,
     );
     await scene.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await forecastSettles(scene.page);
     expect(await headline()).toBe(hood);
   });
@@ -143,7 +143,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
 
   it('records a damp check and sees the forecast move', async () => {
     await letHoursPass(scene.database, setId, 8);
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await see(scene.page, 'sure every root is dry now');
     const before = await percentNow();
     const expected = await textOf(scene.page, 'section[aria-label="Drying"] b');
@@ -171,7 +171,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
     ).toBe(true);
     await press(scene.page, 'Wait');
     await letHoursPass(scene.database, setId, 8);
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await see(scene.page, 'sure every root is dry now');
     await scene.page.keyboard.press('d');
     await press(scene.page, 'Dry springy, drawn up');
@@ -183,7 +183,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
 
   it('logs three days of wear', async () => {
     await letHoursPass(scene.database, setId, 48);
-    await scene.page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
     for (const day of [2, 1, 0]) {
       await choose(scene.page, 'Day', dateAgo(day));
       for (const scale of ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine']) {
@@ -224,7 +224,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
 
 describe('the chair on a phone', () => {
   it('fits 390 px, tallies by tap, and loses no tap to a lost connection or a reload', async () => {
-    await scene.page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle2' });
     await press(scene.page, 'Wren', 'link');
     await startByHand(scene.page);
     await arrive(scene.page, /^\/plan\//);
@@ -232,7 +232,7 @@ describe('the chair on a phone', () => {
     await arrive(scene.page, /^\/chair\//);
     const chair = scene.page.url();
     const phone = await openPage(scene.browser, PHONE);
-    await phone.page.goto(chair, { waitUntil: 'networkidle0' });
+    await phone.page.goto(chair, { waitUntil: 'networkidle2' });
     expect(await phone.page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     // What is worked with wet hands; a name in a line that explains a number is for reading.
     const working = 'section[aria-label="Now"] button:not([aria-label$=": how we know"])';
@@ -251,7 +251,7 @@ describe('the chair on a phone', () => {
         document.querySelector('[role="status"]')?.textContent?.includes('waiting'),
       );
     });
-    await phone.page.reload({ waitUntil: 'networkidle0' });
+    await phone.page.reload({ waitUntil: 'networkidle2' });
     await phone.page.waitForFunction(
       () => document.querySelectorAll('[data-state="done"][data-section]').length === 3,
     );

@@ -29,7 +29,7 @@ describe('parting by hand', () => {
 
   it('splits a section, is undone byte for byte, and done again', async () => {
     const { rows } = await scene.database.client.execute(`select id from plans where status = 'chosen'`);
-    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle2' });
     await scene.page.waitForSelector('[data-section="18"]');
     // Kept once, so that it stands as it is written.
     await fill(scene.page, 'Name of the plan', 'Parted');

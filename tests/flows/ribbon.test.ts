@@ -17,7 +17,7 @@ const takedown = () =>
 describe('the pin of the ribbon', () => {
   it('moves by keyboard, and the takedown with it', async () => {
     const { rows } = await scene.database.client.execute(`select id from plans where status = 'chosen'`);
-    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${String(rows[0]?.id)}`, { waitUntil: 'networkidle2' });
     await scene.page.waitForSelector(PIN);
     expect(await pinTime()).toMatch(/, 09:00$/);
     expect(await takedown()).toContain('08:45');

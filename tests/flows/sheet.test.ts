@@ -10,7 +10,7 @@ const fetched = async (file: string) => fetch(`${scene.origin}/plan/${await book
 
 describe('the plan sheet', () => {
   it('is opened from the plan, shown as it prints, and read back from its PDF', async () => {
-    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle2' });
     await forecastSettles(scene.page);
     await press(scene.page, 'Sheet');
     await scene.page.waitForFunction(() => {
@@ -73,7 +73,7 @@ describe('the plan sheet', () => {
       brief: { set: { sections: number } };
     };
     expect(plan.format).toBe('keen-spiral/plan');
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     const give = (name: string, text: string) =>
       scene.page.$eval(
         'input[type="file"]',
@@ -104,7 +104,7 @@ describe('the plan sheet', () => {
 
 describe('the head in the round', () => {
   it('is drawn when asked for, turned by keys, and told flat beside a ruler too', async () => {
-    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle2' });
     await forecastSettles(scene.page);
     await press(scene.page, 'In the round');
     await scene.page.waitForSelector('canvas[data-ready="true"]');
@@ -162,7 +162,7 @@ describe('the head in the round', () => {
           : (real as (...all: unknown[]) => unknown).call(this, kind, ...rest);
       } as never;
     });
-    await page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${scene.origin}/plan/${await booked()}`, { waitUntil: 'networkidle2' });
     await press(page, 'In the round');
     await page.waitForSelector('svg[aria-label*="nape: shows"]');
     expect(await page.$('canvas')).toBeNull();

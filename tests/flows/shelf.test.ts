@@ -35,9 +35,9 @@ const rowSays = (name: string, words: string) =>
 
 describe('the shelf', () => {
   it('says what runs short for what is booked, here and on Today', async () => {
-    await scene.page.goto(`${scene.origin}/`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/`, { waitUntil: 'networkidle2' });
     await see(scene.page, 'Stillpond gel lasts 14 of 18 sections');
-    await scene.page.goto(`${scene.origin}/shelf`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/shelf`, { waitUntil: 'networkidle2' });
     await see(scene.page, 'Stillpond gel lasts 14 of 18 sections');
     expect(await row('Stillpond gel')).toContain('24 g');
   });
@@ -65,7 +65,7 @@ describe('the shelf', () => {
 
   it('weighs a tub on the scale that ships with it', async () => {
     const scale = await scene.page.browserContext().newPage();
-    await scale.goto(`${scene.origin}/scale`, { waitUntil: 'networkidle0' });
+    await scale.goto(`${scene.origin}/scale`, { waitUntil: 'networkidle2' });
     await scene.page.bringToFront();
     await press(scene.page, 'Weigh Reedbed foam');
     await see(scene.page, 'empty: put the tub on');
@@ -133,7 +133,7 @@ describe('the shelf', () => {
   });
 
   it('keeps a dryer, asks for its warmth, and a drying step takes it', async () => {
-    await scene.page.goto(`${scene.origin}/shelf`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/shelf`, { waitUntil: 'networkidle2' });
     await press(scene.page, 'New dryer', 'link');
     await arrive(scene.page, /\/shelf\/dryers\/new$/);
     await fill(scene.page, 'Name', 'Mill hood');
@@ -144,7 +144,7 @@ describe('the shelf', () => {
     await press(scene.page, 'Keep this dryer');
     await arrive(scene.page, /\/shelf$/);
     await see(scene.page, 'hood, 0.9 m/s, 48 °C');
-    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan`, { waitUntil: 'networkidle2' });
     await planFor(scene.page, 'Amara');
     await arrive(scene.page, /^\/plan\/.+/);
     await openStep(scene.page, 'Drying');
@@ -167,7 +167,7 @@ describe('the shelf', () => {
   it('warns where a tub lists what a head is warned of', async () => {
     const one = async (sql: string) => String((await scene.database.client.execute(sql)).rows[0]?.id);
     const ife = await one("select id from heads where name = 'Ife'");
-    await scene.page.goto(`${scene.origin}/heads/${ife}`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/heads/${ife}`, { waitUntil: 'networkidle2' });
     await startByHand(scene.page);
     await arrive(scene.page, /\/plan\/[^/]+$/);
     await openStep(scene.page, 'Layers');
@@ -185,7 +185,7 @@ describe('the shelf', () => {
       "select id from tools where diameter_mm = 16 and kind = 'rod'",
     );
     const path = `${scene.origin}/shelf/tools/${String(rows[0]?.id)}`;
-    await scene.page.goto(path, { waitUntil: 'networkidle0' });
+    await scene.page.goto(path, { waitUntil: 'networkidle2' });
     await scene.database.client.execute({
       sql: 'update tools set revision = revision + 1 where id = ?',
       args: [String(rows[0]?.id)],
@@ -194,7 +194,7 @@ describe('the shelf', () => {
     await press(scene.page, 'Keep this size');
     await see(scene.page, 'changed in another tab');
     expect(await scene.page.$eval('input[name="owned"]', (own) => own.value)).toBe('40');
-    await scene.page.goto(path, { waitUntil: 'networkidle0' });
+    await scene.page.goto(path, { waitUntil: 'networkidle2' });
     await fill(scene.page, 'How many', '40');
     await press(scene.page, 'Keep this size');
     await arrive(scene.page, /\/shelf$/);

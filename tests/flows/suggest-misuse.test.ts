@@ -10,7 +10,7 @@ import { setScene } from '../support/scene';
 const scene = setScene('demo');
 
 const go = (path: string, page: Page = scene.page) =>
-  page.goto(scene.origin + path, { waitUntil: 'networkidle0' });
+  page.goto(scene.origin + path, { waitUntil: 'networkidle2' });
 const one = async (sql: string, args: (string | number)[] = []) =>
   (await scene.database.client.execute({ sql, args })).rows[0];
 const count = async (table: string) => Number((await one(`select count(*) as n from ${table}`))?.n);

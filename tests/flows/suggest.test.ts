@@ -16,7 +16,7 @@ const headId = async (name: string) => {
 };
 const draftFor = async (name: string, query = '') => {
   await scene.page.goto(`${scene.origin}/plan/first?head=${await headId(name)}${query}`, {
-    waitUntil: 'networkidle0',
+    waitUntil: 'networkidle2',
   });
   await see(scene.page, 'Drying for this hair');
 };
@@ -72,7 +72,7 @@ describe('a first draft', () => {
 
   it('what was asked is in the address: Back and a reload bring it again', async () => {
     expect(new URL(scene.page.url()).searchParams.get('want')).toContain('big');
-    await scene.page.reload({ waitUntil: 'networkidle0' });
+    await scene.page.reload({ waitUntil: 'networkidle2' });
     await see(scene.page, 'Drying for this hair');
     expect(
       await scene.page.$eval('button[aria-pressed="true"]', (button) => button.textContent),
@@ -111,7 +111,7 @@ describe('a first draft', () => {
       args: [await headId('Keziah')],
     });
     await scene.page.goto(`${scene.origin}/plan/first?head=${await headId('Keziah')}`, {
-      waitUntil: 'networkidle0',
+      waitUntil: 'networkidle2',
     });
     await see(scene.page, 'dermatologist');
     expect(
@@ -142,7 +142,7 @@ describe('look and measure', () => {
       touches++;
     };
     const at = (question: string, on: Page = page) => see(on, question);
-    await page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle0' });
+    await page.goto(`${scene.origin}/heads`, { waitUntil: 'networkidle2' });
     await tap('Look and measure', 'link');
     await at('Who is it?');
     await page.tap('::-p-aria([name="Name"])');
@@ -188,7 +188,7 @@ describe('look and measure', () => {
 
   it('what is not known is said, widens the range, and what would help most is named', async () => {
     const { page } = await openPage(scene.browser);
-    await page.goto(`${scene.origin}/heads/measure`, { waitUntil: 'networkidle0' });
+    await page.goto(`${scene.origin}/heads/measure`, { waitUntil: 'networkidle2' });
     await page.type('::-p-aria([name="Name"])', 'Sade');
     await press(page, 'Length, pulled straight not known');
     await press(page, 'shoulder, 28 cm');
@@ -205,7 +205,7 @@ describe('look and measure', () => {
     const [now, then] = (await bars.jsonValue()) as [number, number];
     expect(then).toBeLessThanOrEqual(now);
     // A reload brings back what was answered.
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'networkidle2' });
     await see(page, 'Sade');
     await press(page, 'Keep');
     await arrive(page, /^\/heads\/.+/);
@@ -239,7 +239,7 @@ describe('suggestions over HTTP', () => {
 
 describe('the set guide', () => {
   it('fills with progress, can be stopped, and can be printed once it is whole', async () => {
-    await scene.page.goto(`${scene.origin}/plan/guide`, { waitUntil: 'networkidle0' });
+    await scene.page.goto(`${scene.origin}/plan/guide`, { waitUntil: 'networkidle2' });
     const isPrintable = () =>
       scene.page.$$eval('button', (all) => !all.find((one) => one.textContent === 'Print')!.disabled);
     await press(scene.page, 'Work it out');

@@ -42,11 +42,15 @@ export interface RunEvent {
   readonly toMs: number | null;
   /** Which step before the set a `step-…` is about, by its name in the plan. */
   readonly step: string | null;
+  /** Who tapped, by the name that the device goes by; null where it goes by none. */
+  readonly by: string | null;
+  /** The device it came from; null while it is on its way, and for what the server wrote itself. */
+  readonly device: string | null;
 }
 
 /** What an event is about, without who wrote it and where it stands. */
 export type RunEventDetail = Partial<
-  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step'>
+  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'by'>
 >;
 
 const id = z.string().min(1).max(64);
@@ -56,6 +60,9 @@ const timeMs = z.int().min(0).max(MAX_TIME_MS, 'this time is not on any calendar
 const OF_A_SECTION: readonly RunEventKind[] = ['section-done', 'section-undone', 'felt'];
 /** Kinds that are about other events. */
 const OF_EVENTS: readonly RunEventKind[] = ['taken-back', 'moved'];
+
+/** Letters in the name that a device goes by. */
+export const MOST_NAME_LETTERS = 24;
 
 const fields = {
   id,
@@ -68,6 +75,7 @@ const fields = {
   of: z.array(id).min(1).max(700).nullable().default(null),
   toMs: timeMs.nullable().default(null),
   step: z.string().min(1).max(40).nullable().default(null),
+  by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
 /** Kinds that are about one step before the set. */
@@ -86,12 +94,14 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }
 
-/** An event as it is kept. */
-export const runEventInput = z.strictObject(fields).superRefine(isWhole);
+/** An event as it is kept. What this version does not know is left out: a page may be older than its server, or newer. */
+export const runEventInput = z
+  .object({ ...fields, device: z.string().max(64).nullable().default(null) })
+  .superRefine(isWhole);
 
 /** An event as a device sends it, with its number there. */
 export const deviceEventInput = z
-  .strictObject({ ...fields, number: z.int().min(0).max(Number.MAX_SAFE_INTEGER).default(0) })
+  .object({ ...fields, number: z.int().min(0).max(Number.MAX_SAFE_INTEGER).default(0) })
   .superRefine(isWhole);
 export type DeviceEvent = z.output<typeof deviceEventInput>;
 
@@ -100,7 +110,7 @@ export const runEvent = (
   id: string,
   kind: RunEventKind,
   atMs: number,
-  detail: RunEventDetail & { readonly sequence?: number } = {},
+  detail: RunEventDetail & { readonly sequence?: number; readonly device?: string } = {},
 ): RunEvent => ({
   id,
   kind,
@@ -113,5 +123,7 @@ export const runEvent = (
   of: null,
   toMs: null,
   step: null,
+  by: null,
+  device: null,
   ...detail,
 });

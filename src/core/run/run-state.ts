@@ -24,6 +24,14 @@ export interface PrepDone {
   readonly isSkipped: boolean;
 }
 
+/** One pair of hands at a head. */
+export interface Hand {
+  /** The name that its device goes by; the device itself where it goes by none. */
+  readonly hand: string;
+  readonly name: string | null;
+  readonly doneCount: number;
+}
+
 /** Where a set stands, read off its events. */
 export interface RunState {
   /** Events that count, corrected, in the set's own order. */
@@ -32,6 +40,10 @@ export interface RunState {
   readonly doneAtMs: ReadonlyMap<number, number>;
   /** The taps that say so, by number: what an undo takes back. */
   readonly doneBy: ReadonlyMap<number, readonly string[]>;
+  /** Whose hand did each section, by number. */
+  readonly handOf: ReadonlyMap<number, string>;
+  /** The hands at this head, in the order of their first section. */
+  readonly hands: readonly Hand[];
   /** Section numbers in the order they were done. */
   readonly doneOrder: readonly number[];
   readonly pauses: readonly Pause[];
@@ -88,6 +100,22 @@ function prepAfter(kind: RunEvent['kind'], atMs: number, before: PrepDone | unde
   };
 }
 
+/** Whose sections are whose: by name where the device goes by one, so that two devices of one person are one hand. */
+function handsOf(
+  done: readonly (readonly [number, Pick<RunEvent, 'by' | 'device'>])[],
+): Pick<RunState, 'handOf' | 'hands'> {
+  const handOf = new Map(done.map(([number, { by, device }]) => [number, by ?? device ?? '']));
+  const hands = [...new Map(done.map(([, { by, device }]) => [by ?? device ?? '', by]))];
+  return {
+    handOf,
+    hands: hands.map(([hand, name]) => ({
+      hand,
+      name,
+      doneCount: [...handOf.values()].filter((one) => one === hand).length,
+    })),
+  };
+}
+
 /**
  * Replays the events of a set. The order is the server's, so that a wrong clock reorders nothing; an undo takes
  * back the taps it names (those before it, where an old one names none), and the same event twice counts once.
@@ -96,7 +124,7 @@ function prepAfter(kind: RunEvent['kind'], atMs: number, before: PrepDone | unde
  */
 export function runState(events: readonly RunEvent[], sectionCount: number): RunState {
   const standing = corrected(inOrder(events));
-  const done = new Map<number, { id: string; atMs: number }[]>();
+  const done = new Map<number, { id: string; atMs: number; by: string | null; device: string | null }[]>();
   const pauses: { fromMs: number; untilMs: number | null }[] = [];
   const checks: FeltCheck[] = [];
   const prep = new Map<string, PrepDone>();
@@ -108,9 +136,9 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     const open = pauses.at(-1);
     if (open?.untilMs === null) open.untilMs = Math.max(open.fromMs, atMs);
   };
-  for (const { id, kind, atMs, sectionNumber, of, level, feel, step } of standing) {
+  for (const { id, kind, atMs, sectionNumber, of, level, feel, step, by, device } of standing) {
     if (kind === 'section-done' && sectionNumber !== null) {
-      done.set(sectionNumber, [...(done.get(sectionNumber) ?? []), { id, atMs }]);
+      done.set(sectionNumber, [...(done.get(sectionNumber) ?? []), { id, atMs, by, device }]);
       resume(atMs);
     } else if (kind === 'section-undone' && sectionNumber !== null) {
       const left = of === null ? [] : (done.get(sectionNumber) ?? []).filter((tap) => !of.includes(tap.id));
@@ -136,6 +164,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     standing,
     doneAtMs,
     doneBy: new Map([...done].map(([number, taps]) => [number, taps.map(({ id }) => id)])),
+    ...handsOf([...done].map(([number, taps]) => [number, taps[0]!])),
     doneOrder,
     pauses,
     isPaused: pausedSinceMs !== null,
@@ -184,11 +213,17 @@ export function settingSinceMs(state: RunState, startedAtMs: number, nowMs: numb
   return Math.max(startedAtMs, ...prepared);
 }
 
-/** The section to do next: the lowest open number. Null when all are done. */
-export function nextSection(state: RunState, sectionCount: number): number | null {
-  for (let number = 1; number <= sectionCount; number++) if (!state.doneAtMs.has(number)) return number;
-  return null;
-}
+/**
+ * The section to do next. Null when all are done.
+ *
+ * @param order section numbers as this hand takes them
+ */
+export const nextSection = (state: RunState, order: readonly number[]): number | null =>
+  order.find((number) => !state.doneAtMs.has(number)) ?? null;
+
+/** What this hand did last and an undo would take back; of another hand only where this one did nothing. */
+export const lastDone = ({ doneOrder, handOf }: RunState, ownHand: string | null): number | null =>
+  doneOrder.findLast((number) => handOf.get(number) === ownHand) ?? doneOrder.at(-1) ?? null;
 
 /** What an undo of a section says: the taps that it takes back. */
 export const undoneOf = (state: RunState, sectionNumber: number): RunEventDetail => ({

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { clockOffsetMs, keptTimeMs } from './device-clock';
 import { setEventsInput } from './set-events';
+import { orderOfShare, SHARES } from './share';
 import { MINUTE_MS } from '../units/time';
 import { livePace } from './live-pace';
 import { runEvent, runEventInput, type RunEventDetail, type RunEventKind } from './run-event';
-import { nextSection, restedMs, runningStep, runState, settingSinceMs } from './run-state';
+import { lastDone, nextSection, restedMs, runningStep, runState, settingSinceMs } from './run-state';
 
 let made = 0;
 const event = (kind: RunEventKind, atMin: number, detail: RunEventDetail | number = {}) =>
@@ -14,6 +15,47 @@ const event = (kind: RunEventKind, atMin: number, detail: RunEventDetail | numbe
     sequence: made,
   });
 const done = (atMin: number, number: number) => event('section-done', atMin, number);
+
+describe('several hands at one head', () => {
+  const by = (name: string | null, device: string, number: number) =>
+    runEvent(`e${++made}`, 'section-done', made * MINUTE_MS, {
+      sectionNumber: number,
+      by: name,
+      device,
+      sequence: made,
+    });
+
+  it('two devices under one name are one hand; without a name each device is one', () => {
+    const state = runState([by('Ada', 'phone', 1), by(null, 'tablet', 2), by('Ada', 'desk', 3)], 4);
+    expect(state.hands).toEqual([
+      { hand: 'Ada', name: 'Ada', doneCount: 2 },
+      { hand: 'tablet', name: null, doneCount: 1 },
+    ]);
+    expect(lastDone(state, 'tablet')).toBe(2);
+    // A hand that did nothing here still undoes: the last of all.
+    expect(lastDone(state, 'another')).toBe(3);
+  });
+
+  it('each takes its share first and leaves nothing out', () => {
+    const side = fc.constantFrom('left', 'middle', 'right' as const);
+    fc.assert(
+      fc.property(fc.array(side, { maxLength: 80 }), fc.constantFrom(...SHARES), (sides, share) => {
+        const sections = sides.map((one, i) => ({ number: i + 1, side: one }));
+        const order = orderOfShare(sections, share);
+        expect([...order].sort((a, b) => a - b)).toEqual(sections.map(({ number }) => number));
+        if (share === 'left' || share === 'right') {
+          const own = order.map((number) => sections[number - 1]!.side === share);
+          expect(own.indexOf(false) === -1 || !own.slice(own.indexOf(false)).includes(true)).toBe(true);
+        }
+      }),
+    );
+    const two = [
+      { number: 1, side: 'left' },
+      { number: 2, side: 'right' },
+    ] as const;
+    expect(orderOfShare(two, 'from-last')).toEqual([2, 1]);
+  });
+});
 
 describe('the state of a set, read off its events', () => {
   it('goes from setting to drying to worn', () => {
@@ -27,7 +69,7 @@ describe('the state of a set, read off its events', () => {
   it('takes back an undone section and offers it next', () => {
     const state = runState([done(1, 1), done(2, 2), event('section-undone', 3, 1)], 4);
     expect(state.doneOrder).toEqual([2]);
-    expect(nextSection(state, 4)).toBe(1);
+    expect(nextSection(state, [1, 2, 3, 4])).toBe(1);
   });
 
   it('an undo takes back the taps it saw, and a tap nobody saw stays', () => {

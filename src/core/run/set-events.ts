@@ -35,9 +35,19 @@ export const setEventsAnswer = z.object({
 });
 export type SetEventsAnswer = z.output<typeof setEventsAnswer>;
 
+/** One event with its place in the log of its set, as a page hears of it. */
+export const heardEvent = z.object({ sequence: z.int().min(1), event: runEventInput });
+export type HeardEvent = z.output<typeof heardEvent>;
+
 /** The log of a set from a place on, as a page asks for it that may have missed something. */
 export const setEventsPage = z.object({
   format: z.literal(1),
-  events: z.array(z.object({ sequence: z.int().min(1), event: runEventInput })),
+  // What happened in a way that this version does not know yet hides nothing else.
+  events: z.array(z.unknown()).transform((all) =>
+    all.flatMap((one) => {
+      const read = heardEvent.safeParse(one);
+      return read.success ? [read.data] : [];
+    }),
+  ),
 });
 export type SetEventsPage = z.output<typeof setEventsPage>;

@@ -3,7 +3,7 @@ import type { Clock } from '@/core/formats/display';
 import Alert from '@mui/material/Alert';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { ChairDialog, ChairSet } from './chair-set';
+import type { OpenDialog, ChairSet } from './chair-set';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { techniqueOf } from '@/core/techniques';
@@ -11,6 +11,7 @@ import { formatClock, formatWhen } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
 import { useChairSettings } from './chair-settings';
+import { HandsDialog } from './hands-dialog';
 import { LayoutDialog } from './layout-dialog';
 import { DryingView } from './drying-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
@@ -18,6 +19,7 @@ import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
+import { useKeptPage } from './use-kept-page';
 import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
 
@@ -36,11 +38,12 @@ export function ChairDesk(props: ChairDeskProps) {
   const { set, view, clock } = props;
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(set.id, set.sectionCount, set.events);
-  const [dialog, setDialog] = useState<ChairDialog | null>(null);
+  const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const settings = useChairSettings();
+  useKeptPage();
   useWakeLock(log.state.phase === 'setting');
   const technique = techniqueOf(set.technique);
-  const shared = { ...props, nowMs, log, onDialog: setDialog, isDialogOpen: dialog !== null };
+  const shared = { ...props, nowMs, log, onDialog: setDialog, dialog };
 
   return (
     <div
@@ -106,6 +109,7 @@ export function ChairDesk(props: ChairDeskProps) {
         open={dialog === 'prep'}
         onClose={() => setDialog(null)}
       />
+      <HandsDialog log={log} open={dialog === 'hands'} onClose={() => setDialog(null)} />
       <LayoutDialog open={dialog === 'layout'} onClose={() => setDialog(null)} />
       <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
     </div>

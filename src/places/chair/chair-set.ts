@@ -74,7 +74,7 @@ export interface ChairSet {
 }
 
 /** What opens over the chair, whatever its view. */
-export type ChairDialog = 'note' | 'keys' | 'prep' | 'layout';
+export type OpenDialog = 'note' | 'keys' | 'prep' | 'layout' | 'hands' | 'more';
 
 /** What both views of the chair are given. */
 export interface ChairViewProps {
@@ -84,6 +84,6 @@ export interface ChairViewProps {
   readonly clock: Clock;
   readonly nowMs: number;
   readonly log: ReturnType<typeof useRunLog>;
-  readonly isDialogOpen: boolean;
-  readonly onDialog: (dialog: ChairDialog) => void;
+  readonly dialog: OpenDialog | null;
+  readonly onDialog: (dialog: OpenDialog | null) => void;
 }

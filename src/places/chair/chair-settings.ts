@@ -1,17 +1,29 @@
 'use client';
 import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
+import { MOST_NAME_LETTERS } from '@/core/run/run-event';
+import { SHARES } from '@/core/run/share';
 
 /** How the chair is shown on this device: it is the device in the hand, not the studio, that decides. */
 const chairSettings = z.object({
   isLeftHanded: z.boolean().catch(false),
   isBig: z.boolean().catch(false),
   hasTone: z.boolean().catch(false),
+  /** The name that the hand at this device goes by; empty where it goes by none. */
+  ownName: z.string().max(MOST_NAME_LETTERS).catch(''),
+  /** What of a head it takes first where there are more hands. */
+  share: z.enum(SHARES).catch('all'),
 });
-export type ChairSettings = z.output<typeof chairSettings>;
+type ChairSettings = z.output<typeof chairSettings>;
 
 const KEY = 'keen.chair.settings';
-const USUAL: ChairSettings = { isLeftHanded: false, isBig: false, hasTone: false };
+const USUAL: ChairSettings = {
+  isLeftHanded: false,
+  isBig: false,
+  hasTone: false,
+  ownName: '',
+  share: 'all',
+};
 const listeners = new Set<() => void>();
 let known: { readonly text: string | null; readonly settings: ChairSettings } = {
   text: null,

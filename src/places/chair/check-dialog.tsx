@@ -1,14 +1,10 @@
 'use client';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import type { CheckFeel } from '@/core/drying/dryness-checks';
 import type { Level } from '@/core/drying/nodes';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { NumberField } from '@/ui/fields/number-field';
+import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
 
 const LEVEL_CHOICES = [
@@ -43,49 +39,49 @@ export function CheckDialog({
 }) {
   const [level, setLevel] = useState<Level>('root');
   return (
-    <Dialog open={open} onClose={onClose} disablePortal fullWidth maxWidth="xs" aria-labelledby="check-title">
-      <DialogTitle id="check-title">What did you feel?</DialogTitle>
-      <DialogContent className={styles.check}>
-        <div className={styles.suggested}>
-          {suggested.map((number) => (
-            <button
-              key={number}
-              type="button"
-              aria-pressed={number === sectionNumber}
-              onClick={() => onSection(number)}
-            >
-              {number}
-            </button>
-          ))}
-          <NumberField
-            label="Section"
-            value={sectionNumber}
-            low={1}
-            high={sectionCount}
-            whole
-            width={110}
-            onCommit={onSection}
-          />
-        </div>
-        <ChoiceList
-          inline
-          legend="Where along the hair"
-          value={level}
-          choices={LEVEL_CHOICES}
-          onChange={setLevel}
+    <ChairDialog
+      open={open}
+      title="What did you feel?"
+      onClose={onClose}
+      close="Leave"
+      className={styles.check}
+    >
+      <div className={styles.suggested}>
+        {suggested.map((number) => (
+          <button
+            key={number}
+            type="button"
+            aria-pressed={number === sectionNumber}
+            onClick={() => onSection(number)}
+          >
+            {number}
+          </button>
+        ))}
+        <NumberField
+          label="Section"
+          value={sectionNumber}
+          low={1}
+          high={sectionCount}
+          whole
+          width={110}
+          onCommit={onSection}
         />
-        <div className={styles.feels}>
-          {FEELS.map(({ value, label, hint }) => (
-            <button key={value} type="button" onClick={() => onCheck({ sectionNumber, level, feel: value })}>
-              {label}
-              <small>{hint}</small>
-            </button>
-          ))}
-        </div>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Leave</Button>
-      </DialogActions>
-    </Dialog>
+      </div>
+      <ChoiceList
+        inline
+        legend="Where along the hair"
+        value={level}
+        choices={LEVEL_CHOICES}
+        onChange={setLevel}
+      />
+      <div className={styles.feels}>
+        {FEELS.map(({ value, label, hint }) => (
+          <button key={value} type="button" onClick={() => onCheck({ sectionNumber, level, feel: value })}>
+            {label}
+            <small>{hint}</small>
+          </button>
+        ))}
+      </div>
+    </ChairDialog>
   );
 }

@@ -21,7 +21,7 @@ import { useChairKeys } from './use-chair-keys';
 
 /** Drying: how sure, until when, what to feel, and the way to takedown. */
 export function DryingView(props: ChairViewProps) {
-  const { set, view, drawn, clock, nowMs, log, isDialogOpen, onDialog } = props;
+  const { set, view, drawn, clock, nowMs, log, dialog, onDialog } = props;
   const { checks } = log.state;
   const [open, setOpen] = useState<'check' | 'takedown' | null>(null);
   const [felt, setFelt] = useState<number | null>(null);
@@ -71,7 +71,7 @@ export function DryingView(props: ChairViewProps) {
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },
-    isDialogOpen || open !== null,
+    dialog !== null || open !== null,
   );
 
   return (

@@ -10,6 +10,10 @@ export const CHAIR_KEYS = [
   { key: 'n', shown: 'N', does: 'note' },
   { key: '?', shown: '?', does: 'show the keys' },
 ] as const;
+
+/** How a key is written on a button. */
+export const shownKey = (key: ChairKey): string => CHAIR_KEYS.find((one) => one.key === key)!.shown;
+
 /** What clickers and foot switches send, as the key that it stands for. */
 export const SWITCH_KEYS: Readonly<Record<string, ChairKey>> = {
   Enter: ' ',

@@ -1,16 +1,12 @@
 'use client';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import { keepChairSettings, useChairSettings, type ChairSettings } from './chair-settings';
+import { keepChairSettings, useChairSettings } from './chair-settings';
 import { KeptHere } from './kept-here';
+import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
 
-const CHOICES: readonly { readonly id: keyof ChairSettings; readonly label: string }[] = [
+const CHOICES: readonly { readonly id: 'isLeftHanded' | 'isBig' | 'hasTone'; readonly label: string }[] = [
   { id: 'isLeftHanded', label: 'For the left hand' },
   { id: 'isBig', label: 'Bigger type' },
   { id: 'hasTone', label: 'A short tone when hair wants misting, or a step is up' },
@@ -20,37 +16,22 @@ const CHOICES: readonly { readonly id: keyof ChairSettings; readonly label: stri
 export function LayoutDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const settings = useChairSettings();
   return (
-    <Dialog
-      open={open}
-      onClose={onClose}
-      disablePortal
-      fullWidth
-      maxWidth="xs"
-      aria-labelledby="layout-title"
-    >
-      <DialogTitle id="layout-title">On this device</DialogTitle>
-      <DialogContent>
-        <div className={styles.switches}>
-          {CHOICES.map(({ id, label }) => (
-            <FormControlLabel
-              key={id}
-              control={
-                <Switch
-                  checked={settings[id]}
-                  onChange={(_, isOn) => keepChairSettings({ ...settings, [id]: isOn })}
-                />
-              }
-              label={label}
-            />
-          ))}
-        </div>
-        <KeptHere />
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} autoFocus>
-          Close
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <ChairDialog open={open} title="On this device" onClose={onClose}>
+      <div className={styles.switches}>
+        {CHOICES.map(({ id, label }) => (
+          <FormControlLabel
+            key={id}
+            control={
+              <Switch
+                checked={settings[id]}
+                onChange={(_, isOn) => keepChairSettings({ ...settings, [id]: isOn })}
+              />
+            }
+            label={label}
+          />
+        ))}
+      </div>
+      <KeptHere />
+    </ChairDialog>
   );
 }

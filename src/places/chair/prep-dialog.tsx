@@ -1,15 +1,11 @@
 'use client';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { prepName } from '@/core/coefficients/prep-steps';
 import type { PrepDone } from '@/core/run/run-state';
 import { MINUTE_MS } from '@/core/units/time';
 import { formatMinutes } from '@/ui/format';
 import type { ChairViewProps } from './chair-set';
 import { stepMin } from './prep-words';
+import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
 
 /** How a step stands, in words: planned, running, done in so many minutes, left out. */
@@ -37,54 +33,46 @@ export function PrepDialog({
     record('step-begun', { step });
   };
   return (
-    <Dialog open={open} onClose={onClose} disablePortal fullWidth maxWidth="sm" aria-labelledby="prep-title">
-      <DialogTitle id="prep-title">Before the set</DialogTitle>
-      <DialogContent>
-        <ol className={styles.prep}>
-          {set.prep.map(({ step, minutes, handsOn, product }) => {
-            const done = state.prep.get(step);
-            const isRunning = done !== undefined && done.begunAtMs !== null && done.doneAtMs === null;
-            const name = prepName(step);
-            return (
-              <li key={step} data-running={isRunning}>
-                <span>
-                  <b>{[name, product].filter(Boolean).join(': ')}</b>
-                  <small>
-                    {stepWords(minutes, done, nowMs)}
-                    {!handsOn && !done && ', sits by itself'}
-                  </small>
-                </span>
-                {isRunning ? (
-                  <button
-                    type="button"
-                    aria-label={`${name}: done`}
-                    onClick={() => record('step-done', { step })}
-                  >
-                    Done
-                  </button>
-                ) : (
-                  <button type="button" aria-label={`${name}: begin`} onClick={() => begin(step)}>
-                    {done && !done.isSkipped ? 'Again' : 'Begin'}
-                  </button>
-                )}
+    <ChairDialog open={open} title="Before the set" onClose={onClose} maxWidth="sm">
+      <ol className={styles.prep}>
+        {set.prep.map(({ step, minutes, handsOn, product }) => {
+          const done = state.prep.get(step);
+          const isRunning = done !== undefined && done.begunAtMs !== null && done.doneAtMs === null;
+          const name = prepName(step);
+          return (
+            <li key={step} data-running={isRunning}>
+              <span>
+                <b>{[name, product].filter(Boolean).join(': ')}</b>
+                <small>
+                  {stepWords(minutes, done, nowMs)}
+                  {!handsOn && !done && ', sits by itself'}
+                </small>
+              </span>
+              {isRunning ? (
                 <button
                   type="button"
-                  aria-label={`${name}: leave out`}
-                  disabled={done !== undefined}
-                  onClick={() => record('step-skipped', { step })}
+                  aria-label={`${name}: done`}
+                  onClick={() => record('step-done', { step })}
                 >
-                  Leave out
+                  Done
                 </button>
-              </li>
-            );
-          })}
-        </ol>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} autoFocus>
-          Close
-        </Button>
-      </DialogActions>
-    </Dialog>
+              ) : (
+                <button type="button" aria-label={`${name}: begin`} onClick={() => begin(step)}>
+                  {done && !done.isSkipped ? 'Again' : 'Begin'}
+                </button>
+              )}
+              <button
+                type="button"
+                aria-label={`${name}: leave out`}
+                disabled={done !== undefined}
+                onClick={() => record('step-skipped', { step })}
+              >
+                Leave out
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </ChairDialog>
   );
 }

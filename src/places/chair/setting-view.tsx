@@ -1,11 +1,12 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Units } from '@/core/formats/display';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
-import { nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
+import { lastDone, nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
+import { orderOfShare } from '@/core/run/share';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
@@ -16,6 +17,9 @@ import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
 import type { ChairSet, ChairViewProps } from './chair-set';
 import { HandCard } from './hand-card';
+import { handMarks } from './hands';
+import { HandsLine } from './hands-line';
+import { MoreDialog, type ChairAction } from './more-dialog';
 import { useTone } from './tone';
 import { useChairSettings } from './chair-settings';
 import { SeveralDialog } from './several-dialog';
@@ -44,45 +48,64 @@ function nextToolWords(set: ChairSet, inHand: number | null, then: number, units
 }
 
 /** The set going in: which section, how, on what pace, finished when. */
-export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen, onDialog }: ChairViewProps) {
+export function SettingView(props: ChairViewProps) {
+  const { set, view, drawn, clock, nowMs, log, dialog, onDialog } = props;
   const { units } = useUnits();
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
-  const inHand = nextSection(state, set.sectionCount);
-  const { hasTone } = useChairSettings();
+  const { hasTone, share } = useChairSettings();
+  const order = useMemo(() => orderOfShare(drawn, share), [drawn, share]);
+  const inHand = nextSection(state, order);
+  const marks = handMarks(state, log.ownHand);
   const sinceMs = settingSinceMs(state, set.startedAtMs, nowMs);
   const pace = livePace(state, view.sectionMin, sinceMs, nowMs);
   const doneCount = state.doneOrder.length;
   const [several, setSeveral] = useState<number | null>(null);
-  const then = drawn.find(
-    ({ number }) => number !== inHand && !state.doneAtMs.has(number) && number > (inHand ?? 0),
-  );
+  const next = order.slice(order.indexOf(inHand ?? 0) + 1).find((number) => !state.doneAtMs.has(number));
+  const then = drawn.find(({ number }) => number === next);
 
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
   };
   const undo = () => {
-    const last = state.doneOrder.at(-1);
-    if (last !== undefined) record('section-undone', undoneOf(state, last));
+    const last = lastDone(state, log.ownHand);
+    if (last !== null) record('section-undone', undoneOf(state, last));
   };
   const pause = () => record(state.isPaused ? 'resumed' : 'paused');
+  const markSeveral = () => setSeveral(inHand ?? set.sectionCount);
+  const more: readonly ChairAction[] = [
+    { label: 'Several at once', hint: 'a row, up to here, all that are left', key: 's', run: markSeveral },
+    ...(set.prep.length > 0
+      ? [
+          {
+            label: 'Before the set',
+            hint: 'its steps, begun and done',
+            key: 'b',
+            run: () => onDialog('prep'),
+          } as const,
+        ]
+      : []),
+    { label: 'Two at this head', hint: 'who works at this device, and where', run: () => onDialog('hands') },
+    { label: 'Note', key: 'n', run: () => onDialog('note') },
+    { label: 'Keys', key: '?', run: () => onDialog('keys') },
+  ];
   useChairKeys(
     (key) => {
       if (key === ' ') markDone();
       else if (key === 'Backspace') undo();
       else if (key === 'm') record('misted');
       else if (key === 'p') pause();
-      else if (key === 's') setSeveral(inHand ?? set.sectionCount);
+      else if (key === 's') markSeveral();
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },
-    isDialogOpen || several !== null,
+    dialog !== null || several !== null,
   );
 
   const stateOf = (number: number): SectionState =>
     state.doneAtMs.has(number)
-      ? { kind: 'done' }
+      ? { kind: 'done', hand: marks.get(state.handOf.get(number) ?? '') }
       : number === inHand
         ? { kind: 'in-hand' }
         : { kind: 'plain' };
@@ -136,6 +159,7 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
             )}
           </span>
         </p>
+        <HandsLine log={log} />
         <div className={styles.instruction}>
           {set.setupLines[section?.zone ?? 'crown'].map((line) => (
             <p key={line}>{line}</p>
@@ -203,14 +227,12 @@ export function SettingView({ set, view, drawn, clock, nowMs, log, isDialogOpen,
           <button type="button" onClick={pause} aria-pressed={state.isPaused}>
             {state.isPaused ? 'Go on' : 'Pause'} <kbd>P</kbd>
           </button>
-          <button type="button" onClick={() => setSeveral(inHand ?? set.sectionCount)}>
-            Several <kbd>S</kbd>
-          </button>
-          <button type="button" onClick={() => onDialog('note')}>
-            Note <kbd>N</kbd>
+          <button type="button" onClick={() => onDialog('more')}>
+            More
           </button>
         </div>
       </section>
+      <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
       <SeveralDialog
         section={drawn.find(({ number }) => number === several) ?? null}
         drawn={drawn}

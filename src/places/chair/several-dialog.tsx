@@ -1,11 +1,7 @@
 'use client';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { plural } from '@/core/words/words';
+import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
 
 /** Several sections at once: what was done while no hand was free to tap. */
@@ -31,24 +27,16 @@ export function SeveralDialog({
     { label: 'All that are left', own: open },
   ].filter(({ own }) => own.length > 0);
   return (
-    <Dialog open onClose={onClose} disablePortal fullWidth maxWidth="xs" aria-labelledby="several-title">
-      <DialogTitle id="several-title">Section {section.number}: several at once</DialogTitle>
-      <DialogContent>
-        <div className={styles.several}>
-          {choices.map(({ label, own }) => (
-            <button key={label} type="button" onClick={() => onDone(own.map(({ number }) => number))}>
-              {label}
-              <small>{plural(own.length, 'section')}</small>
-            </button>
-          ))}
-          {choices.length === 0 && <p>Every section is done.</p>}
-        </div>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} autoFocus>
-          Leave
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <ChairDialog open title={`Section ${section.number}: several at once`} onClose={onClose} close="Leave">
+      <div className={styles.several}>
+        {choices.map(({ label, own }) => (
+          <button key={label} type="button" onClick={() => onDone(own.map(({ number }) => number))}>
+            {label}
+            <small>{plural(own.length, 'section')}</small>
+          </button>
+        ))}
+        {choices.length === 0 && <p>Every section is done.</p>}
+      </div>
+    </ChairDialog>
   );
 }

@@ -5,13 +5,18 @@ import { runState } from '@/core/run/run-state';
 import { offsetMs } from '@/ui/hooks/server-clock';
 import type { OutboxNews } from './outbox/outbox';
 import type { RefusedEvent } from './outbox/outbox-store';
-import { thisDevice } from './outbox/this-device';
+import { useChairSettings } from './chair-settings';
+import { ownDeviceId, thisDevice } from './outbox/this-device';
 import { useHeard } from './use-heard';
 
 const NO_NEWS: OutboxNews = { waiting: [], refused: [], kept: [], isDeviceFull: false, isOffline: false };
 
 /** The log of a set as this device sees it: what the server has, and the taps on their way to it. */
 export function useRunLog(setId: string, sectionCount: number, known: readonly RunEvent[]) {
+  const { ownName } = useChairSettings();
+  const by = ownName.trim() || null;
+  const [deviceId, setDeviceId] = useState<string | null>(null);
+  useEffect(() => void ownDeviceId().then(setDeviceId), []);
   /** Taps of this page, until the server has given them their place. */
   const [tapped, setOwn] = useState<readonly RunEvent[]>([]);
   const [news, setNews] = useState(NO_NEWS);
@@ -50,12 +55,12 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
 
   const record = useCallback(
     (kind: RunEventKind, detail: RunEventDetail = {}) => {
-      const event = runEvent(crypto.randomUUID(), kind, Date.now(), detail);
+      const event = runEvent(crypto.randomUUID(), kind, Date.now(), { ...detail, by });
       setOwn((before) => [...before, event]);
       setFresh((before) => [...before, event.id]);
       void thisDevice().put(setId, event);
     },
-    [setId],
+    [setId, by],
   );
 
   const heard = useHeard(setId, known);
@@ -65,14 +70,20 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
     const ahead = offsetMs();
     const mine = tapped
       .filter(({ id }) => !has.has(id))
-      .map((event) => (event.sequence === null ? { ...event, atMs: event.atMs + ahead } : event));
+      .map((event) => ({
+        ...event,
+        device: event.device ?? deviceId,
+        atMs: event.sequence === null ? event.atMs + ahead : event.atMs,
+      }));
     return runState([...told, ...mine], sectionCount);
-  }, [known, heard, tapped, sectionCount]);
+  }, [known, heard, tapped, sectionCount, deviceId]);
 
   const mine = (queued: { readonly setId: string }) => queued.setId === setId;
   return {
     state,
     record,
+    /** The hand of this device, as the log calls it. */
+    ownHand: by ?? deviceId,
     waiting: news.waiting.filter(mine).length + fresh.length,
     refused: news.refused.filter(mine),
     isDeviceFull: news.isDeviceFull,

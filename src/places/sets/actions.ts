@@ -9,6 +9,7 @@ import type { Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
 import { findHead } from '@/server/db/rows/heads';
 import { addEvents, correctStart as correctStartRow } from '@/server/db/rows/set-log';
+import { tellSet } from '@/server/live';
 import {
   cancelSet as cancelSetRow,
   restoreSet as restoreSetRow,
@@ -57,6 +58,7 @@ async function tell(
 }
 
 const changed = (setId: string) => {
+  tellSet(setId);
   revalidatePath(`/sets/${setId}`);
   revalidatePath('/');
 };

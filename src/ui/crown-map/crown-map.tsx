@@ -150,6 +150,7 @@ export function CrownMap(props: CrownMapProps) {
               tabIndex={section.number === focused ? 0 : -1}
               className={styles.section}
               data-state={state.kind}
+              data-hand={state.kind === 'done' ? state.hand?.place : undefined}
               data-section={section.number}
               aria-label={[
                 `Section ${section.number} of ${sections.length}`,
@@ -249,7 +250,7 @@ function SectionLabel({
   const lift = hasMotif && r >= MOTIF_ROOM ? r * 0.14 : 0;
   const mark =
     state.kind === 'done'
-      ? '✓'
+      ? (state.hand?.mark ?? '✓')
       : state.kind === 'dry'
         ? 'dry'
         : state.kind === 'drying'

@@ -1,10 +1,12 @@
 import { formatChance } from '../format';
+import type { HandMark } from './hand-marks';
 
 /** How a section is shown: each state has a pattern or mark as well as a colour. */
 export type SectionState =
   | { readonly kind: 'plain' }
   | { readonly kind: 'in-hand' }
-  | { readonly kind: 'done' }
+  /** `hand` where more than one pair of hands is at the head. */
+  | { readonly kind: 'done'; readonly hand?: HandMark | undefined }
   | { readonly kind: 'drying'; readonly chanceDry: number }
   | { readonly kind: 'dry' };
 
@@ -23,7 +25,7 @@ export function stateWords(state: SectionState): string {
     case 'in-hand':
       return 'in hand';
     case 'done':
-      return 'done';
+      return state.hand ? `done by ${state.hand.words}` : 'done';
     case 'dry':
       return 'dry';
     case 'drying':

@@ -2,12 +2,23 @@
 import { useEffect, useState } from 'react';
 import { serverNowMs } from './server-clock';
 
-/** The time by the server's clock, started from the server's so that the first picture agrees, then ticking. */
+/** By then the clocks have been compared, or the server is away. */
+const FIRST_TICK_MS = 1000;
+
+/**
+ * The time by the server's clock, started from the server's so that the first picture agrees, then ticking. A page
+ * that was kept on the device is soon on time too.
+ */
 export function useNow(startMs: number, everyMs: number): number {
   const [nowMs, setNowMs] = useState(startMs);
   useEffect(() => {
-    const timer = setInterval(() => setNowMs(serverNowMs()), everyMs);
-    return () => clearInterval(timer);
-  }, [everyMs]);
+    const tick = () => setNowMs(Math.max(startMs, serverNowMs()));
+    const first = setTimeout(tick, FIRST_TICK_MS);
+    const timer = setInterval(tick, everyMs);
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
+  }, [startMs, everyMs]);
   return nowMs;
 }

@@ -2,7 +2,7 @@
 import type { SetEventsInput } from '@/core/run/set-events';
 import { noteExchange, offsetMs, exchangeCount } from '@/ui/hooks/server-clock';
 import { createOutbox, readAnswer, type Outbox, type Send } from './outbox';
-import { browserStore, type QueuedEvent } from './outbox-store';
+import { browserStore, type OutboxStore, type QueuedEvent } from './outbox-store';
 
 const LOCK = 'keen-outbox';
 /** Exchanges before anything is sent: the quickest of them tells how wrong the clock is. */
@@ -21,7 +21,7 @@ async function askClock(): Promise<void> {
 }
 
 // What the device could not write down has no number there.
-const wire = ({ number, event: { sequence: _, ...event } }: QueuedEvent) => ({
+const wire = ({ number, event: { sequence: _, device: __, ...event } }: QueuedEvent) => ({
   ...event,
   number: Math.max(0, number),
 });
@@ -42,10 +42,18 @@ const send: Send = async (setId, deviceId, events) => {
 const alone = (task: () => Promise<void>): Promise<void> =>
   typeof navigator.locks === 'undefined' ? task() : navigator.locks.request(LOCK, task);
 
+let store: OutboxStore | null = null;
+const ownStore = () => (store ??= browserStore());
 let outbox: Outbox | null = null;
 
 /** The one outbox of this page. */
 export const thisDevice = (): Outbox =>
-  (outbox ??= createOutbox(browserStore(), send, alone, (run, ms) => setTimeout(run, ms)));
+  (outbox ??= createOutbox(ownStore(), send, alone, (run, ms) => setTimeout(run, ms)));
+
+/** What this device is called in the log; null where it can keep no name. */
+export const ownDeviceId = (): Promise<string | null> =>
+  ownStore()
+    .deviceId()
+    .catch(() => null);
 
 export { askClock };

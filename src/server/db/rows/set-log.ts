@@ -1,4 +1,4 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, gt } from 'drizzle-orm';
 import { z } from 'zod';
 import { fieldErrors } from '@/core/formats/field-error';
 import { keptTimeMs } from '@/core/run/device-clock';
@@ -28,27 +28,25 @@ export type Verdict =
 const eventIds = z.array(z.string());
 
 /**
- * The log of a set in its own order. A row that cannot be read is left out and told to the log of the program: one
+ * The log of a set in its own order, after a place in it. A row that cannot be read is left out and told to the log of the program: one
  * bad row must not take the others with it.
  */
-export async function eventsOf(reader: Reader, studioId: string, setId: string): Promise<RunEvent[]> {
+export async function eventsOf(
+  reader: Reader,
+  studioId: string,
+  setId: string,
+  after = -1,
+): Promise<RunEvent[]> {
   const rows = await reader
     .select()
     .from(setEvents)
-    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)))
+    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId), gt(setEvents.sequence, after)))
     .orderBy(asc(setEvents.sequence));
-  return rows.flatMap(({ id, kind, atMs, sectionNumber, note, level, feel, of, toMs, step, sequence }) => {
+  return rows.flatMap(({ of, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
     const read = runEventInput.safeParse({
-      id,
-      kind,
-      atMs,
-      sectionNumber,
-      note,
-      level,
-      feel,
+      ...row,
       of: readJson(eventIds, of),
-      toMs,
-      step,
+      device: deviceId === '' ? null : deviceId,
     });
     if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
     return read.success ? [{ ...read.data, sequence }] : [];
@@ -67,7 +65,7 @@ export async function eventsAfter(
   sequence: number,
 ): Promise<RunEvent[]> {
   await requireSet(reader, studioId, setId);
-  return (await eventsOf(reader, studioId, setId)).filter((event) => (event.sequence ?? 0) > sequence);
+  return eventsOf(reader, studioId, setId, sequence);
 }
 
 /** Kinds that correct what is in the log already. */
@@ -195,7 +193,8 @@ export async function addEvents(
       deviceId: arrival.deviceId,
       deviceNumber: number,
     };
-    const next = [...known, { ...told, atMs, sequence: row.sequence }];
+    const inLog = { ...told, atMs, sequence: row.sequence, device: arrival.deviceId };
+    const next = [...known, inLog];
     const message = await insertOne(tx, row, () =>
       CORRECTIONS.includes(event.kind)
         ? keepStage(tx, studioId, setId, stage, runState(next, set.sectionCount), arrival.timeZone)
@@ -207,7 +206,7 @@ export async function addEvents(
     }
     stage = message;
     sequence += 1;
-    known.push({ ...told, atMs, sequence });
+    known.push(inLog);
     state = null;
     verdicts.push({ id: event.id, kept: true, sequence, atMs });
   }

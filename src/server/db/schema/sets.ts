@@ -95,6 +95,8 @@ export const setEvents = sqliteTable(
     toMs: timeMs('to_ms'),
     /** The step before the set that it is about. */
     step: text('step'),
+    /** The name that its device goes by; null where it goes by none. */
+    by: text('by_name'),
     /** The device it came from, and its number there; empty for what the server wrote itself. */
     deviceId: text('device_id').notNull().default(''),
     deviceNumber: integer('device_number').notNull().default(0),

@@ -1,8 +1,16 @@
 import { fieldErrors } from '@/core/formats/field-error';
 import { z } from 'zod';
-import { setEventsInput, type SetEventsAnswer, type SetEventsPage } from '@/core/run/set-events';
+import type { RunEvent } from '@/core/run/run-event';
+import {
+  setEventsInput,
+  type HeardEvent,
+  type SetEventsAnswer,
+  type SetEventsPage,
+} from '@/core/run/set-events';
 import { query } from '@/server/action';
 import { addEvents, eventsAfter } from '@/server/db/rows/set-log';
+import { areStreamsFull, eventStream } from '@/server/event-stream';
+import { followSet, tellSet } from '@/server/live';
 import { AppError } from '@/server/errors';
 import { concernsTakedown, keepTakenDown } from '@/server/taken-down';
 import { readJson, route } from '@/server/route';
@@ -17,6 +25,7 @@ export const POST = route<{ id: string }>(async (request, { id }) => {
     const verdicts = await database.write((tx) =>
       addEvents(tx, studioId, id, events, { deviceId, offsetMs, nowMs, timeZone }),
     );
+    tellSet(id);
     if (concernsTakedown(events)) await keepTakenDown(database, studioId, id);
     return { format: 1, serverMs: Date.now(), verdicts };
   });
@@ -29,21 +38,33 @@ const after = z.coerce
   .min(0, 'after must be 0 or more')
   .default(0);
 
-/** The log of a set after a place in it: for a page that may have missed something while it was loaded or away. */
+const asWire = ({ sequence, ...event }: RunEvent): SetEventsPage['events'][number] => ({
+  sequence: sequence ?? 0,
+  event: { ...event, of: event.of && [...event.of] },
+});
+
+/**
+ * The log of a set after a place in it. Once, or, for who accepts Server-Sent Events, on and on; a browser that was
+ * cut off says itself what it heard last.
+ */
 export const GET = route<{ id: string }>(async (request, { id }) => {
-  const asked = z
-    .object({ after })
-    .safeParse({ after: new URL(request.url).searchParams.get('after') ?? undefined });
+  const asked = z.object({ after }).safeParse({
+    after:
+      request.headers.get('last-event-id') ?? new URL(request.url).searchParams.get('after') ?? undefined,
+  });
   if (!asked.success) throw new AppError('invalid', fieldErrors(asked.error));
-  const events = await query(({ actor, database }) =>
-    eventsAfter(database.db, actor.studio.id, id, asked.data.after),
-  );
-  const page: SetEventsPage = {
-    format: 1,
-    events: events.map(({ sequence, ...event }) => ({
-      sequence: sequence ?? 0,
-      event: { ...event, of: event.of && [...event.of] },
-    })),
-  };
-  return Response.json(page);
+  const readAfter = async (place: number) =>
+    (await query(({ actor, database: { db } }) => eventsAfter(db, actor.studio.id, id, place))).map(asWire);
+  const first = await readAfter(asked.data.after);
+  if (request.headers.get('accept')?.includes('text/event-stream')) {
+    if (areStreamsFull()) throw new AppError('busy');
+    return eventStream(
+      asked.data.after,
+      async (place) =>
+        (await readAfter(place)).map((one) => ({ sequence: one.sequence, data: one satisfies HeardEvent })),
+      (hear) => followSet(id, hear),
+      request.signal,
+    );
+  }
+  return Response.json({ format: 1, events: first } satisfies SetEventsPage);
 });
