@@ -3,6 +3,8 @@ import type { Checked } from '@/core/formats/field-error';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
+import { asDried, courseOf, dryingTimeline, plannedDrying } from '@/core/run/dry-log';
+import type { RunState } from '@/core/run/run-state';
 import { inPool } from './pool';
 
 /** Answers that are remembered; the oldest goes first. */
@@ -11,7 +13,7 @@ const MOST_KEPT = 64;
 /** One revision of a plan. Its answer never changes, so it is worked out once. */
 interface PlanVersion {
   readonly id: string;
-  readonly revision: number;
+  readonly revision: number | string;
   readonly brief: BriefInput;
 }
 
@@ -43,13 +45,38 @@ interface BegunSet {
   readonly forecast: Pick<PlanFile, 'schedule'>;
   readonly startedAtMs: number;
   readonly installedAtMs: number | null;
+  readonly takenDownAtMs: number | null;
+  readonly run: Pick<RunState, 'drying'>;
+}
+
+/** A set as it goes: what was planned, and the drying as it really is. */
+export interface SetView extends AnsweredView {
+  /** The drying that its times are about, as steps of a brief; null where it is the planned one. */
+  readonly dryCourse: string | null;
 }
 
 /**
- * A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. Drying steps lie
- * between the real end of the set, once it is in, and the takedown that is planned.
+ * A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. Where it was dried
+ * in another way than planned, its times are those of that way.
  */
-export async function setView(set: BegunSet): Promise<Checked<AnsweredView>> {
+export async function setView(set: BegunSet, nowMs: number): Promise<Checked<SetView>> {
+  const planned = await plannedView(set);
+  if (!planned.ok) return planned;
+  const asPlanned: Checked<SetView> = { ok: true, value: { ...planned.value, dryCourse: null } };
+  const { id, brief, installedAtMs, takenDownAtMs, run } = set;
+  if (installedAtMs === null || run.drying.length === 0) return asPlanned;
+  const stretches = plannedDrying(planned.value.view.blocks, brief, installedAtMs);
+  const untilMs = Math.min(nowMs, takenDownAtMs ?? nowMs);
+  const course = asDried(brief, dryingTimeline(stretches, run.drying, installedAtMs, untilMs));
+  const dryCourse = courseOf(course);
+  const dried = await remembered({ id, brief: course, revision: dryCourse }, 0);
+  if (!dried.ok) return asPlanned;
+  const { dryTimes } = dried.value.view;
+  return { ok: true, value: { ...planned.value, view: { ...planned.value.view, dryTimes }, dryCourse } };
+}
+
+/** Drying steps lie between the real end of the set, once it is in, and the takedown that is planned. */
+async function plannedView(set: BegunSet): Promise<Checked<AnsweredView>> {
   const { id, brief, forecast, startedAtMs, installedAtMs } = set;
   if (brief.wearBy) {
     const lasting = (...steps: readonly string[]) =>

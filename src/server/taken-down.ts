@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { Takedown } from '@/core/plan/as-taken-down';
+import type { BriefInput } from '@/core/formats/brief';
+import { asDried, dryingTimeline } from '@/core/run/dry-log';
 import type { RunEvent } from '@/core/run/run-event';
 import { HOUR_MS } from '@/core/units/time';
 import type { Database } from './db/client';
@@ -11,7 +13,14 @@ import { inPool } from './pool';
 
 /** What can move a takedown, or what was known at it. */
 const TELLING = z.object({
-  kind: z.enum(['taken-down', 'moved', 'taken-back', 'felt'] satisfies RunEvent['kind'][]),
+  kind: z.enum([
+    'taken-down',
+    'moved',
+    'taken-back',
+    'felt',
+    'dry-begun',
+    'dry-stopped',
+  ] satisfies RunEvent['kind'][]),
 });
 
 /** Whether any event of a device, as it was sent, is such a one. */
@@ -34,6 +43,18 @@ export function takedownOf(set: SetRecord): Takedown | null {
   };
 }
 
+/** The brief of a set with its drying as it came, where that was seen. */
+const dried = ({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): BriefInput =>
+  run.drying.length === 0 || installedAtMs === null || takenDownAtMs === null
+    ? brief
+    : asDried(brief, dryingTimeline([], run.drying, installedAtMs, takenDownAtMs));
+
+/** Heads that were drawn for the planned drying tell nothing of another. */
+const onItsCourse = ({ run }: SetRecord, takedown: Takedown): Takedown =>
+  run.drying.length === 0
+    ? takedown
+    : { ...takedown, belief: takedown.belief && { ...takedown.belief, heads: null } };
+
 /**
  * Keeps what comes of a set as it was taken down. The tap itself is kept already: where this fails, the set shows what
  * was forecast until its log moves again.
@@ -43,7 +64,7 @@ export async function keepTakenDown({ db, write }: Database, studioId: string, s
     const set = await findSet(db, studioId, setId);
     const takedown = set && takedownOf(set);
     if (!set || !takedown) return;
-    const takenDown = await inPool('takenDown', { brief: set.brief, takedown });
+    const takenDown = await inPool('takenDown', { brief: dried(set), takedown: onItsCourse(set, takedown) });
     if (takenDown) await write((tx) => saveTakenDown(tx, studioId, setId, takenDown));
   } catch (thrown) {
     log.warn({ err: thrown, setId }, 'what comes of a takedown could not be worked out');

@@ -2,6 +2,7 @@ import { proxy, transfer, wrap, type Remote } from 'comlink';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { DryingWay } from '@/core/plan/drying-ways';
+import type { MachineBy } from '@/core/plan/make-dry-by';
 import type { Porosity } from '@/core/coefficients/hair';
 import type { GuideRow } from '@/core/suggest/set-guide';
 import type { GuideEndpoint } from './guide.worker';
@@ -20,6 +21,8 @@ export interface Forecaster {
   readonly refine: (hear: (refinement: Refinement) => void) => Promise<void>;
   /** How long a brief takes in each of four ways to dry. */
   readonly ways: (brief: unknown) => Promise<readonly DryingWay[]>;
+  /** What makes a head that dries dry by a time. */
+  readonly dryBy: (...asked: Parameters<ForecastEndpoint['dryBy']>) => Promise<MachineBy | null>;
   /** Stops drawing heads. */
   readonly rest: () => void;
   readonly end: () => void;
@@ -63,6 +66,7 @@ export function startForecaster(): Forecaster {
       );
     },
     ways: (brief) => remote.ways(brief),
+    dryBy: (...asked) => remote.dryBy(...asked),
     // What was on its way when the stop was pressed is not heard any more.
     rest: () => {
       hearing++;

@@ -5,6 +5,7 @@ import { answerDraft, type AnsweredView, type AskedDraft } from '@/core/plan/ans
 import { readBrief } from '@/core/formats/read-brief';
 import { SHOWN_AT_DRAWS } from '@/core/plan/draw-counts';
 import { dryingWays, type DryingWay } from '@/core/plan/drying-ways';
+import { makeDryBy, type MachineBy } from '@/core/plan/make-dry-by';
 import { layoutFor } from '@/core/plan/layout-for';
 import type { Drawer } from './draw.worker';
 
@@ -52,6 +53,10 @@ const endpoint = {
   ways(raw: unknown): readonly DryingWay[] {
     const brief = readBrief(raw);
     return brief.ok ? dryingWays(brief.value, layoutFor(brief.value)) : [];
+  },
+  /** What makes a head that dries dry by a time. */
+  dryBy(...asked: Parameters<typeof makeDryBy>): MachineBy | null {
+    return makeDryBy(...asked);
   },
   async refine(hear: (refinement: Refinement) => void): Promise<void> {
     const request = asked;

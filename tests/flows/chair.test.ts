@@ -5,6 +5,8 @@ import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
 
+const dialogGone = () => scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+
 describe('what the hands need at the chair', () => {
   const doneCount = () => scene.page.$$eval('[data-state="done"][data-section]', (all) => all.length);
   const doneIs = (count: number) =>
@@ -97,7 +99,8 @@ describe('what the hands need at the chair', () => {
     await scene.page.keyboard.press('s');
     await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
     await see(scene.page, 'sure every root is dry now');
-    await press(scene.page, 'Not finished yet');
+    await press(scene.page, 'More');
+    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "Not finished yet")])');
     await doneIs(29);
     for (let i = 0; i < 3; i++) await scene.page.keyboard.press('Backspace');
     await doneIs(26);
@@ -114,7 +117,7 @@ describe('what the hands need at the chair', () => {
     await see(scene.page, 'Section 30: several at once');
     await scene.page.mouse.up();
     await scene.page.keyboard.press('Escape');
-    await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    await dialogGone();
     expect(await doneCount()).toBe(before);
   });
 
@@ -179,10 +182,70 @@ describe('what the hands need at the chair', () => {
       /keeps taps that wait, even|does not promise to keep taps/.test(document.body.innerText),
     );
     await press(scene.page, 'Close');
-    await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    await dialogGone();
     await scene.page.keyboard.press('s');
     await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
     await see(scene.page, 'sure every root is dry now');
     await lit(0);
+  });
+});
+
+describe('while it dries', () => {
+  const words = () => textOf(scene.page, 'section[aria-label="Drying"]');
+  const setId = () => new URL(scene.page.url()).pathname.split('/').at(-1)!;
+  const dryAbout = async () => /Dry about ([^,]+)/.exec(await words())?.[1];
+
+  it('what is begun, given longer and stopped bends the forecast at once, here and on the server', async () => {
+    await see(scene.page, 'sure every root is dry now');
+    const planned = await dryAbout();
+    await scene.page.keyboard.press('h');
+    await press(scene.page, 'Warm hood: begin');
+    await dialogGone();
+    await see(scene.page, 'Under the hood on warm since');
+    await seeGone(scene.page, 'Working out the new time');
+    await press(scene.page, 'How it dries H');
+    const until = () => textOf(scene.page, '[role="dialog"] p');
+    const before = await until();
+    await press(scene.page, '15 min more');
+    await dialogGone();
+    await press(scene.page, 'How it dries H');
+    expect(await until()).not.toBe(before);
+    // Stopped at once, the hood was as good as not there: in the open it takes far longer.
+    await press(scene.page, 'Stop');
+    await press(scene.page, 'Close');
+    await seeGone(scene.page, 'Under the hood on warm since');
+    await scene.page.waitForFunction(
+      (was) => {
+        const now = document.querySelector('section[aria-label="Drying"]')?.textContent ?? '';
+        return !now.includes('Working out') && !now.includes(`Dry about ${was},`);
+      },
+      {},
+      planned!,
+    );
+    const inTheOpen = await dryAbout();
+    await scene.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
+    // The server forecasts the same drying.
+    await scene.page.reload({ waitUntil: 'networkidle2' });
+    expect(await dryAbout()).toBe(inTheOpen);
+    const { rows } = await scene.database.client.execute({
+      sql: "select kind, step, minutes from set_events where set_id = ? and kind like 'dry-%' order by sequence",
+      args: [setId()],
+    });
+    expect(rows.map(({ kind, step }) => [kind, step])).toEqual([
+      ['dry-begun', 'hood-warm'],
+      ['dry-begun', 'hood-warm'],
+      ['dry-stopped', null],
+    ]);
+  });
+
+  it('says what would make it dry by a time, and begins that', async () => {
+    await press(scene.page, 'How it dries H');
+    await see(scene.page, 'What would make it dry by');
+    await scene.page.click('::-p-xpath(//*[@role="dialog"]//p/button[last()])');
+    await scene.page.waitForSelector('[role="dialog"] [role="status"] p');
+    expect(await textOf(scene.page, '[role="dialog"] [role="status"]')).toMatch(
+      /Nothing more is needed: .* sure by|from now makes it .* as it goes on now it is/,
+    );
+    await press(scene.page, 'Close');
   });
 });

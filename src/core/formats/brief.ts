@@ -199,6 +199,9 @@ export const wearInput = z.strictObject({
     .describe('on once it is taken down; no layer that has to dry'),
 });
 
+/** Steps of drying in a brief: a plan has a few, a set that is run has as many as were begun. */
+export const MOST_DRYING_STEPS = 24;
+
 /** One step of drying; it lasts as long as it says. */
 export const dryingInput = z.strictObject({
   method: choice('drying method', DRYING_METHOD_IDS),
@@ -295,7 +298,10 @@ export const briefInput = z
       .optional()
       .describe('cleanse, condition and blot in one, when left out'),
     sleep: sleepInput.optional(),
-    drying: z.array(dryingInput).max(6, 'a drying sequence takes at most 6 steps').default([]),
+    drying: z
+      .array(dryingInput)
+      .max(MOST_DRYING_STEPS, `a drying sequence takes at most ${MOST_DRYING_STEPS} steps`)
+      .default([]),
     pace: learnt('pace', DEFAULT_PACE.lnSd).default(DEFAULT_PACE),
     dryingRate: learnt('drying rate', DEFAULT_RATE.lnSd).default(DEFAULT_RATE),
     startAt: time('startAt').optional(),

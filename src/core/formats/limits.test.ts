@@ -152,7 +152,7 @@ describe('the ranges of a brief', () => {
     const lists = [
       ['set.layers', 8, { role: 'gel' }],
       ['prep', 8, { step: 'cleanse' }],
-      ['drying', 6, { method: 'air', hours: 1 }],
+      ['drying', 24, { method: 'air', hours: 1 }],
     ] as const;
     for (const [path, most, item] of lists) {
       expect(isRefused(path, many(most, item))).toBe(false);

@@ -2,6 +2,7 @@ import type { Brief } from '../brief/brief';
 import type { DryingStep } from '../drying/dry-run-input';
 import { chanceDry } from '../drying/rate-belief';
 import { dryingMethods } from '../drying-methods';
+import { bearableHood } from '../drying-methods/bearable-hood';
 import type { DryingMethod } from '../drying-methods/method';
 import type { Layout } from '../parting/layout';
 import { asAsked, laySteps } from '../schedule/drying-day';
@@ -35,15 +36,14 @@ const until = (method: DryingMethod, hours = UNTIL_DRY_H): DryingStep => ({ meth
  * @param brief its own drying is not looked at
  */
 export function dryingWays(brief: Brief, layout: Layout): DryingWay[] {
-  const isTender = ['bleached', 'heat-damaged', 'child'].some((id) => brief.head.conditions.includes(id));
   const { air, bonnet, diffuser } = dryingMethods;
-  const hood = isTender ? dryingMethods['hood-cool'] : dryingMethods['hood-warm'];
+  const hood = dryingMethods[bearableHood(brief.head.conditions)];
   const sections = planSections(brief, layout);
   const layers = dosesOf(brief, sections).map(({ layer }) => layer);
   const ways: readonly (readonly [DryingWay['id'], string, readonly DryingStep[]])[] = [
     ['air', 'Air', [until(air)]],
     ['overnight', 'Overnight', [until(bonnet, NIGHT_H), until(air)]],
-    ['hood', isTender ? 'Hood, cool' : 'Hood, warm', [until(hood)]],
+    ['hood', hood.id === 'hood-cool' ? 'Hood, cool' : 'Hood, warm', [until(hood)]],
     ['diffuser', 'Diffuser', [until(diffuser)]],
   ];
   return ways.map(([id, label, drying]) => {

@@ -69,14 +69,24 @@ export function forecastView(forecast: Forecast): ForecastView {
   };
 }
 
+/** A set as far as its belief goes. */
+interface Believed {
+  readonly dryingBelief: RateBelief | null;
+  readonly modelVersion: string;
+}
+
 /**
  * A view that starts from the belief a set was begun with, where that was kept. A belief bends the times of the model
  * that it was drawn with, and of no other.
+ *
+ * @param isOtherCourse it dries in another way than planned: the heads drawn for the planned one tell nothing then
  */
-export const withBelief = (
+export function withBelief(
   view: ForecastView,
-  { dryingBelief, modelVersion }: { readonly dryingBelief: RateBelief | null; readonly modelVersion: string },
-): ForecastView =>
-  dryingBelief && modelVersion === MODEL_VERSION
-    ? { ...view, dryTimes: { ...view.dryTimes, belief: dryingBelief } }
-    : view;
+  { dryingBelief, modelVersion }: Believed,
+  isOtherCourse: boolean,
+): ForecastView {
+  if (!dryingBelief || modelVersion !== MODEL_VERSION) return view;
+  const belief = isOtherCourse ? { ...dryingBelief, heads: null } : dryingBelief;
+  return { ...view, dryTimes: { ...view.dryTimes, belief } };
+}

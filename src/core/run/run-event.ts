@@ -20,6 +20,8 @@ export const RUN_EVENT_KINDS = [
   'step-begun',
   'step-done',
   'step-skipped',
+  'dry-begun',
+  'dry-stopped',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -40,8 +42,10 @@ export interface RunEvent {
   readonly of: readonly string[] | null;
   /** The time that a `moved` gives them. */
   readonly toMs: number | null;
-  /** Which step before the set a `step-…` is about, by its name in the plan. */
+  /** Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun`. */
   readonly step: string | null;
+  /** How long a `dry-begun` is to last from then on; null until something else is begun. */
+  readonly minutes: number | null;
   /** Who tapped, by the name that the device goes by; null where it goes by none. */
   readonly by: string | null;
   /** The device it came from; null while it is on its way, and for what the server wrote itself. */
@@ -50,7 +54,7 @@ export interface RunEvent {
 
 /** What an event is about, without who wrote it and where it stands. */
 export type RunEventDetail = Partial<
-  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'by'>
+  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'minutes' | 'by'>
 >;
 
 const id = z.string().min(1).max(64);
@@ -61,6 +65,8 @@ const OF_A_SECTION: readonly RunEventKind[] = ['section-done', 'section-undone',
 /** Kinds that are about other events. */
 const OF_EVENTS: readonly RunEventKind[] = ['taken-back', 'moved'];
 
+/** Longest that a way of drying is begun for: four days, min. */
+const LONGEST_MIN = 96 * 60;
 /** Letters in the name that a device goes by. */
 export const MOST_NAME_LETTERS = 24;
 
@@ -75,11 +81,12 @@ const fields = {
   of: z.array(id).min(1).max(700).nullable().default(null),
   toMs: timeMs.nullable().default(null),
   step: z.string().min(1).max(40).nullable().default(null),
+  minutes: z.number().min(1).max(LONGEST_MIN).nullable().default(null),
   by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
 /** Kinds that are about one step before the set. */
-const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped'];
+const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped', 'dry-begun'];
 
 /** Every kind brings what it is about. */
 function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.RefinementCtx) {
@@ -123,6 +130,7 @@ export const runEvent = (
   of: null,
   toMs: null,
   step: null,
+  minutes: null,
   by: null,
   device: null,
   ...detail,

@@ -1,3 +1,4 @@
+import { dryingSpans, type DryingSpan } from './dry-log';
 import type { RunEvent, RunEventDetail } from './run-event';
 
 /** A stretch in which the hands rested; `untilMs` is null while it lasts. */
@@ -53,6 +54,8 @@ export interface RunState {
   readonly checks: readonly FeltCheck[];
   /** Steps before the set that were begun, done or left out, by name. */
   readonly prep: ReadonlyMap<string, PrepDone>;
+  /** What was really done to dry it, in order. */
+  readonly drying: readonly DryingSpan[];
   /** When the last section was done, or the set was said to be finished; null while any is open. */
   readonly installedAtMs: number | null;
   /** When it was said to be dry all over; null where nobody said so. */
@@ -153,7 +156,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     else if (kind === 'installed') saidInstalledAtMs = atMs;
     else if (kind === 'dried') driedAtMs = atMs;
     else if (kind === 'taken-down') takenDownAtMs = atMs;
-    else if (step) prep.set(step, prepAfter(kind, atMs, prep.get(step)));
+    else if (kind.startsWith('step-') && step) prep.set(step, prepAfter(kind, atMs, prep.get(step)));
   }
   const doneAtMs = new Map([...done].map(([number, taps]) => [number, taps[0]!.atMs]));
   const doneOrder = [...done.keys()];
@@ -172,6 +175,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     lastMistAtMs,
     checks,
     prep,
+    drying: dryingSpans(standing),
     installedAtMs,
     driedAtMs,
     takenDownAtMs,

@@ -19,6 +19,7 @@ import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
+import { useFreshDay } from './use-fresh-day';
 import { useKeptPage } from './use-kept-page';
 import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
@@ -41,6 +42,7 @@ export function ChairDesk(props: ChairDeskProps) {
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const settings = useChairSettings();
   useKeptPage();
+  useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');
   const technique = techniqueOf(set.technique);
   const shared = { ...props, nowMs, log, onDialog: setDialog, dialog };

@@ -1,4 +1,6 @@
 import { dueCautions } from '@/core/advice/cautions';
+import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/drying-methods';
+import type { DryingMethod } from '@/core/drying-methods/method';
 import { prepSteps } from '@/core/coefficients/prep-steps';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { whyOf } from '@/core/explain/why-of';
@@ -49,12 +51,31 @@ function prepOf({ prep }: Brief, { blocks }: ForecastView): ChairPrep[] {
   }));
 }
 
+/** Ways of drying that are offered: those of the plan, and those that the studio has what it takes for. */
+function waysToDry({ drying }: Brief, dryers: LoadedChair['dryers']): DryingMethodId[] {
+  return DRYING_METHOD_IDS.filter((id) => {
+    const method: DryingMethod = dryingMethods[id];
+    if (drying.some((step) => step.method.id === id)) return true;
+    const isThere = dryers.length === 0 || dryers.some(({ kind }) => kind === method.dryer);
+    return !method.isManner && (method.dryer === null || isThere);
+  });
+}
+
 /**
  * Boils a set down to what the chair shows.
  *
  * @throws Error when the brief cannot be read, which loading has ruled out
  */
-export function chairSetOf({ set, view, products, tools, handUnits, nowMs }: LoadedChair): ChairSet {
+export function chairSetOf({
+  set,
+  view,
+  dryCourse,
+  dryers,
+  products,
+  tools,
+  handUnits,
+  nowMs,
+}: LoadedChair): ChairSet {
   const read = readBrief(set.brief);
   if (!read.ok) throw new Error('the brief of a set at the chair cannot be read');
   const brief = read.value;
@@ -78,6 +99,7 @@ export function chairSetOf({ set, view, products, tools, handUnits, nowMs }: Loa
       ].filter((words): words is string => Boolean(words));
     }),
     startedAtMs: set.startedAtMs,
+    installedAtMs: set.installedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,
     sectionCount: set.sections.length,
     prep: prepOf(brief, view),
@@ -120,6 +142,9 @@ export function chairSetOf({ set, view, products, tools, handUnits, nowMs }: Loa
       }),
     ),
     allergies: set.allergies,
+    brief: set.brief,
+    dryCourse,
+    waysToDry: waysToDry(brief, dryers),
     isCancelled: set.cancelledAtMs !== null,
   };
 }

@@ -1,3 +1,5 @@
+import type { DryingMethodId } from '@/core/drying-methods';
+import type { BriefInput } from '@/core/formats/brief';
 import type { Clock } from '@/core/formats/display';
 import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
@@ -40,6 +42,8 @@ export interface ChairSet {
   /** What to do with a section, by its zone. */
   readonly setupLines: PerZone<readonly string[]>;
   readonly startedAtMs: number;
+  /** When it was all in, as far as the server knew; its day is laid out from there. */
+  readonly installedAtMs: number | null;
   readonly wearByMs: number | null;
   readonly sectionCount: number;
   /** The steps before it, as planned, in order; none where all of them are one. */
@@ -71,6 +75,12 @@ export interface ChairSet {
   readonly allergies: string;
   readonly events: readonly RunEvent[];
   readonly isCancelled: boolean;
+  /** The brief that it was begun with: what changes at the chair is forecast from it. */
+  readonly brief: BriefInput;
+  /** The drying that the forecast it came with is about; null for the planned one. */
+  readonly dryCourse: string | null;
+  /** Ways of drying that this studio has what it takes for. */
+  readonly waysToDry: readonly DryingMethodId[];
 }
 
 /** What opens over the chair, whatever its view. */

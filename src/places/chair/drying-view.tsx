@@ -15,31 +15,36 @@ import { ChairCautions } from './chair-cautions';
 import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
 import { CheckDialog } from './check-dialog';
+import { DryDialog } from './dry-dialog';
 import { DryLine } from './dry-line';
+import { DryNow } from './dry-now';
+import { MoreDialog, type ChairAction } from './more-dialog';
 import { TakedownDialog } from './takedown-dialog';
+import { useDryCourse } from './use-dry-course';
 import { useChairKeys } from './use-chair-keys';
 
 /** Drying: how sure, until when, what to feel, and the way to takedown. */
 export function DryingView(props: ChairViewProps) {
   const { set, view, drawn, clock, nowMs, log, dialog, onDialog } = props;
   const { checks } = log.state;
-  const [open, setOpen] = useState<'check' | 'takedown' | null>(null);
+  const [open, setOpen] = useState<'check' | 'takedown' | 'dry' | null>(null);
   const [felt, setFelt] = useState<number | null>(null);
   const installedAtMs = log.state.installedAtMs ?? nowMs;
   const afterH = Math.max(0, (nowMs - installedAtMs) / HOUR_MS);
   const technique = techniqueOf(set.technique);
+  const course = useDryCourse(set, view, log.state, installedAtMs, nowMs);
 
   const now = useMemo(
     () =>
       dryingNow(
-        view.dryTimes,
+        course.dryTimes,
         checks.map((check) => ({ ...check, afterH: Math.max(0, (check.atMs - installedAtMs) / HOUR_MS) })),
         (number) => set.zoneOf[number] ?? 'crown',
       ),
-    [view.dryTimes, checks, installedAtMs, set.zoneOf],
+    [course.dryTimes, checks, installedAtMs, set.zoneOf],
   );
   const chances = chancesAt(now, afterH);
-  const feel = sectionsToFeel(view.dryTimes, drawn);
+  const feel = sectionsToFeel(course.dryTimes, drawn);
   const at = (hours: number) => installedAtMs + hours * HOUR_MS;
   const about = (hours: number) =>
     isBeyondHorizon(hours) ? 'more than ten days after setting' : formatAboutWhen(at(hours), clock, nowMs);
@@ -64,9 +69,30 @@ export function DryingView(props: ChairViewProps) {
     const last = log.state.doneOrder.at(-1);
     if (last !== undefined) log.record('section-undone', undoneOf(log.state, last));
   };
+  const more: readonly ChairAction[] = [
+    {
+      label: 'Not finished yet',
+      hint: 'a section is still open',
+      isOff: log.state.doneOrder.length === 0,
+      run: notFinished,
+    },
+    ...(set.prep.length > 0
+      ? [
+          {
+            label: 'Before the set',
+            hint: 'its steps, begun and done',
+            key: 'b',
+            run: () => onDialog('prep'),
+          } as const,
+        ]
+      : []),
+    { label: 'Note', key: 'n', run: () => onDialog('note') },
+    { label: 'Keys', key: '?', run: () => onDialog('keys') },
+  ];
   useChairKeys(
     (key) => {
       if (key === 'd') setOpen('check');
+      else if (key === 'h') setOpen('dry');
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
@@ -125,6 +151,7 @@ export function DryingView(props: ChairViewProps) {
           checks={checks}
           clock={clock}
         />
+        <DryNow course={course} clock={clock} nowMs={nowMs} />
         <p className={styles.cue}>
           <b>
             Feel {listed(feel)} {feelNow ? 'now.' : `about ${about(now.worthFeelingAfterH)}.`}
@@ -145,14 +172,25 @@ export function DryingView(props: ChairViewProps) {
           <button type="button" onClick={() => (isDryEnough ? takeDown(null) : setOpen('takedown'))}>
             Take down
           </button>
-          <button type="button" onClick={() => onDialog('note')}>
-            Note <kbd>N</kbd>
+          <button type="button" onClick={() => setOpen('dry')}>
+            How it dries <kbd>H</kbd>
           </button>
-          <button type="button" onClick={notFinished} disabled={log.state.doneOrder.length === 0}>
-            Not finished yet
+          <button type="button" onClick={() => onDialog('more')}>
+            More
           </button>
         </div>
       </section>
+      <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
+      <DryDialog
+        set={set}
+        log={log}
+        clock={clock}
+        nowMs={nowMs}
+        course={course}
+        belief={now.belief}
+        open={open === 'dry'}
+        onClose={() => setOpen(null)}
+      />
       <CheckDialog
         open={open === 'check'}
         suggested={feel}

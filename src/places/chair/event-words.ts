@@ -1,3 +1,7 @@
+import { dryingMethods } from '@/core/drying-methods';
+import { isDryingMethod } from '@/core/run/dry-log';
+import { capitalised } from '@/core/words/words';
+import { formatMinutes } from '@/ui/format';
 import { prepName } from '@/core/coefficients/prep-steps';
 import type { RunEvent, RunEventKind } from '@/core/run/run-event';
 
@@ -17,6 +21,9 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   'step-begun': ({ step }) => `${prepName(step ?? '')} begun`,
   'step-done': ({ step }) => `${prepName(step ?? '')} done`,
   'step-skipped': ({ step }) => `${prepName(step ?? '')} left out`,
+  'dry-begun': ({ step, minutes }) =>
+    `${isDryingMethod(step) ? capitalised(dryingMethods[step].phrase) : 'Drying'}${minutes === null ? '' : ` for ${formatMinutes(minutes)}`}`,
+  'dry-stopped': () => 'Drying stopped',
 };
 
 /** What happened, as one would say it. */

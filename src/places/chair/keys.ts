@@ -5,6 +5,7 @@ export const CHAIR_KEYS = [
   { key: 'm', shown: 'M', does: 'misted' },
   { key: 'p', shown: 'P', does: 'pause or go on' },
   { key: 'd', shown: 'D', does: 'dryness check' },
+  { key: 'h', shown: 'H', does: 'how it dries: begin, stop, what would make it dry by a time' },
   { key: 's', shown: 'S', does: 'several sections at once' },
   { key: 'b', shown: 'B', does: 'what comes before the set' },
   { key: 'n', shown: 'N', does: 'note' },

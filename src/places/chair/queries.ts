@@ -4,7 +4,7 @@ import { cache } from 'react';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { setView } from '@/server/forecast-cache';
-import { listProducts, listTools } from '@/server/db/rows/shelf';
+import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
 
@@ -21,16 +21,18 @@ export const loadChair = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = await setView(set);
+    const answer = await setView(set, nowMs);
     if (!answer.ok) return null;
-    const { drawn } = answer.value;
-    const view = withBelief(answer.value.view, set);
+    const { drawn, dryCourse } = answer.value;
+    const view = withBelief(answer.value.view, set, dryCourse !== null);
     return {
       set,
       view,
       drawn,
+      dryCourse,
       partPath: answer.value.partPath,
       products: await listProducts(database.db, actor.studio.id),
+      dryers: await listDryers(database.db, actor.studio.id),
       tools: await listTools(database.db, actor.studio.id),
       handUnits: actor.studio.handUnits,
       clock: clockOf(actor.studio),

@@ -39,7 +39,7 @@ export const loadSetView = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
-    const answer = await setView(set);
+    const answer = await setView(set, nowMs);
     return {
       set,
       view: answer.ok ? answer.value.view : null,

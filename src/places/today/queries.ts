@@ -30,10 +30,10 @@ export const loadToday = () =>
     const drying = await Promise.all(
       dryingSets.slice(0, MOST_CARDS).map(async (set) => {
         const record = await findSet(db, studioId, set.id).catch(() => null);
-        const answer = record && (await setView(record));
+        const answer = record && (await setView(record, nowMs));
         if (!record || !answer?.ok || set.installedAtMs === null) return null;
         const installedAtMs = set.installedAtMs;
-        const { dryTimes, plan } = withBelief(answer.value.view, record);
+        const { dryTimes, plan } = withBelief(answer.value.view, record, answer.value.dryCourse !== null);
         const now = dryingNow(
           dryTimes,
           record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),

@@ -1,6 +1,7 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import { z } from 'zod';
 import { fieldErrors } from '@/core/formats/field-error';
+import { isDryingMethod } from '@/core/run/dry-log';
 import { keptTimeMs } from '@/core/run/device-clock';
 import { deviceEventInput, runEventInput, type DeviceEvent, type RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
@@ -111,9 +112,10 @@ function refusalOf(
   state: () => RunState,
   nowMs: number,
 ): string | null {
-  const { kind, sectionNumber, of, toMs } = event;
+  const { kind, sectionNumber, of, toMs, step } = event;
   if (sectionNumber !== null && sectionNumber > set.sectionCount)
     return `this set has no section ${sectionNumber}; it has ${set.sectionCount}`;
+  if (kind === 'dry-begun' && !isDryingMethod(step)) return 'there is no such way of drying';
   if (kind === 'felt' && state().installedAtMs === null)
     return 'finish every section before feeling for dryness';
   if (kind === 'felt' && state().takenDownAtMs !== null) return 'this set is already taken down';

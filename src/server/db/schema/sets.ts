@@ -93,8 +93,10 @@ export const setEvents = sqliteTable(
     /** The events it corrects, and the time it gives them. */
     of: json<string[]>('of'),
     toMs: timeMs('to_ms'),
-    /** The step before the set that it is about. */
+    /** The step before the set, or the way of drying, that it is about. */
     step: text('step'),
+    /** How long a way of drying is to last. */
+    minutes: real('minutes'),
     /** The name that its device goes by; null where it goes by none. */
     by: text('by_name'),
     /** The device it came from, and its number there; empty for what the server wrote itself. */

@@ -1,0 +1,93 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { RateBelief } from '@/core/drying/rate-belief';
+import type { ForecastView } from '@/core/plan/forecast-view';
+import type { MachineBy } from '@/core/plan/make-dry-by';
+import {
+  asDried,
+  courseOf,
+  dryingRunning,
+  dryingTimeline,
+  nextMachine,
+  plannedDrying,
+  type DryingSpan,
+  type DryingStretch,
+} from '@/core/run/dry-log';
+import type { RunState } from '@/core/run/run-state';
+import { startForecaster, type Forecaster } from '@/workers/client';
+import type { ChairSet } from './chair-set';
+
+/** How a head is dried, and what is forecast of it. */
+export interface DryCourse {
+  readonly dryTimes: ForecastView['dryTimes'];
+  /** What runs now; null in the open, and where the plan is taken to be followed. */
+  readonly running: DryingSpan | null;
+  /** The machine that was planned and is not begun yet. */
+  readonly next: DryingStretch | null;
+  /** A new course was begun and is still being worked out. */
+  readonly isWorking: boolean;
+  /** What makes it dry by a time. */
+  readonly dryBy: (belief: RateBelief, byMs: number) => Promise<MachineBy | null>;
+}
+
+/** The drying as it really goes: what changes midway is worked out beside the page, also without the server. */
+export function useDryCourse(
+  set: ChairSet,
+  view: ForecastView,
+  { drying }: RunState,
+  installedAtMs: number,
+  nowMs: number,
+): DryCourse {
+  const forecaster = useRef<Forecaster | null>(null);
+  useEffect(() => {
+    const started = startForecaster();
+    forecaster.current = started;
+    return () => started.end();
+  }, []);
+
+  const planned = useMemo(
+    () => plannedDrying(view.blocks, set.brief, installedAtMs),
+    [view.blocks, set.brief, installedAtMs],
+  );
+  const timeline = dryingTimeline(planned, drying, installedAtMs, nowMs);
+  const brief = asDried(set.brief, timeline);
+  const course = drying.length === 0 ? null : courseOf(brief);
+  const isServed = course === set.dryCourse;
+  const [worked, setWorked] = useState<{
+    readonly course: string | null;
+    readonly dryTimes: ForecastView['dryTimes'];
+  } | null>(null);
+  const text = JSON.stringify(brief);
+  useEffect(() => {
+    if (isServed) return;
+    let isOver = false;
+    void forecaster.current?.ask(JSON.parse(text)).then((answer) => {
+      if (!isOver && answer?.ok) setWorked({ course, dryTimes: answer.value.view.dryTimes });
+    });
+    return () => {
+      isOver = true;
+    };
+  }, [text, course, isServed]);
+
+  const isWorked = worked?.course === course;
+  const dryTimes = useMemo(() => {
+    if (isServed || !worked) return view.dryTimes;
+    // Heads that were drawn for the planned course tell nothing of another.
+    return { ...worked.dryTimes, belief: { ...view.dryTimes.belief, heads: null } };
+  }, [isServed, worked, view.dryTimes]);
+  return {
+    dryTimes,
+    running: dryingRunning(drying, nowMs),
+    next: nextMachine(planned, drying),
+    isWorking: !isServed && !isWorked,
+    dryBy: async (belief, byMs) =>
+      (await forecaster.current?.dryBy(
+        set.brief,
+        timeline,
+        { ...belief, heads: null },
+        installedAtMs,
+        nowMs,
+        byMs,
+      )) ?? null,
+  };
+}
