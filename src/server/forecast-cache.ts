@@ -5,6 +5,7 @@ import type { AnsweredView } from '@/core/plan/answer-view';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import { asDried, courseOf, dryingTimeline, plannedDrying } from '@/core/run/dry-log';
 import type { RunState } from '@/core/run/run-state';
+import type { DryTimes } from '@/core/plan/forecast-view';
 import { inPool } from './pool';
 
 /** Answers that are remembered; the oldest goes first. */
@@ -53,6 +54,8 @@ interface BegunSet {
 export interface SetView extends AnsweredView {
   /** The drying that its times are about, as steps of a brief; null where it is the planned one. */
   readonly dryCourse: string | null;
+  /** Times of the planned drying, where it is another. */
+  readonly planned: DryTimes | null;
 }
 
 /**
@@ -62,7 +65,10 @@ export interface SetView extends AnsweredView {
 export async function setView(set: BegunSet, nowMs: number): Promise<Checked<SetView>> {
   const planned = await plannedView(set);
   if (!planned.ok) return planned;
-  const asPlanned: Checked<SetView> = { ok: true, value: { ...planned.value, dryCourse: null } };
+  const asPlanned: Checked<SetView> = {
+    ok: true,
+    value: { ...planned.value, dryCourse: null, planned: null },
+  };
   const { id, brief, installedAtMs, takenDownAtMs, run } = set;
   if (installedAtMs === null || run.drying.length === 0) return asPlanned;
   const stretches = plannedDrying(planned.value.view.blocks, brief, installedAtMs);
@@ -71,8 +77,8 @@ export async function setView(set: BegunSet, nowMs: number): Promise<Checked<Set
   const dryCourse = courseOf(course);
   const dried = await remembered({ id, brief: course, revision: dryCourse }, 0);
   if (!dried.ok) return asPlanned;
-  const { dryTimes } = dried.value.view;
-  return { ok: true, value: { ...planned.value, view: { ...planned.value.view, dryTimes }, dryCourse } };
+  const view = { ...planned.value.view, dryTimes: dried.value.view.dryTimes };
+  return { ok: true, value: { ...planned.value, view, dryCourse, planned: planned.value.view.dryTimes } };
 }
 
 /** Drying steps lie between the real end of the set, once it is in, and the takedown that is planned. */

@@ -3,11 +3,13 @@ import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { Takedown } from '@/core/plan/as-taken-down';
 import type { BriefInput } from '@/core/formats/brief';
 import { asDried, dryingTimeline } from '@/core/run/dry-log';
+import { withBelief } from '@/core/plan/forecast-view';
 import type { RunEvent } from '@/core/run/run-event';
 import { HOUR_MS } from '@/core/units/time';
 import type { Database } from './db/client';
 import { findSet, type SetRecord } from './db/rows/sets';
 import { saveTakenDown } from './db/rows/set-commands';
+import { setView } from './forecast-cache';
 import { log } from './log';
 import { inPool } from './pool';
 
@@ -49,11 +51,14 @@ const dried = ({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): BriefIn
     ? brief
     : asDried(brief, dryingTimeline([], run.drying, installedAtMs, takenDownAtMs));
 
-/** Heads that were drawn for the planned drying tell nothing of another. */
-const onItsCourse = ({ run }: SetRecord, takedown: Takedown): Takedown =>
-  run.drying.length === 0
-    ? takedown
-    : { ...takedown, belief: takedown.belief && { ...takedown.belief, heads: null } };
+/** The belief it was begun with, about the drying as it came. */
+async function onItsCourse(set: SetRecord, takedown: Takedown): Promise<Takedown> {
+  if (set.run.drying.length === 0) return takedown;
+  const answer = await setView(set, takedown.atMs);
+  if (!answer.ok) return { ...takedown, belief: null };
+  const { view, planned } = answer.value;
+  return { ...takedown, belief: withBelief(view, set, planned).dryTimes.belief };
+}
 
 /**
  * Keeps what comes of a set as it was taken down. The tap itself is kept already: where this fails, the set shows what
@@ -64,7 +69,8 @@ export async function keepTakenDown({ db, write }: Database, studioId: string, s
     const set = await findSet(db, studioId, setId);
     const takedown = set && takedownOf(set);
     if (!set || !takedown) return;
-    const takenDown = await inPool('takenDown', { brief: dried(set), takedown: onItsCourse(set, takedown) });
+    const course = await onItsCourse(set, takedown);
+    const takenDown = await inPool('takenDown', { brief: dried(set), takedown: course });
     if (takenDown) await write((tx) => saveTakenDown(tx, studioId, setId, takenDown));
   } catch (thrown) {
     log.warn({ err: thrown, setId }, 'what comes of a takedown could not be worked out');

@@ -130,6 +130,27 @@ export const beliefFromDraws = (
     placesH: drawn.map(({ placesH }) => placesH.map((hours) => Number(hours.toPrecision(KEPT_FIGURES)))),
   });
 
+/** Drying times of a zone's level over the rate axis. */
+export type TimesOfPlace = (zone: Zone, level: Level) => TimesByRate;
+
+/**
+ * A belief about another course of drying than its heads were drawn for: each place of a head lies at the rate at which
+ * the table of the one course took as long, and takes what the table of the other gives there.
+ */
+export function onOtherCourse(belief: RateBelief, before: TimesOfPlace, after: TimesOfPlace): RateBelief {
+  const { heads } = belief;
+  if (!heads) return belief;
+  const moved = heads.zones.flatMap((zone) =>
+    LEVELS.map((level) => {
+      const [from, to] = [before(zone, level), after(zone, level)];
+      return (hours: number) =>
+        hoursAtRate(to.lnRates, to.hours, rateForHours(from.lnRates, from.hours, hours));
+    }),
+  );
+  const placesH = heads.placesH.map((places) => places.map((hours, i) => moved[i]!(hours)));
+  return { ...belief, heads: { ...heads, placesH } };
+}
+
 /**
  * Belief with each drawn head weighed by how likely it makes what was felt.
  *

@@ -1,6 +1,6 @@
 import type { Level } from '../drying/nodes';
 import { LEVELS } from '../drying/nodes';
-import type { RateBelief, TimesByRate } from '../drying/rate-belief';
+import { onOtherCourse, type RateBelief, type TimesByRate } from '../drying/rate-belief';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { Quadrant } from '../parting/quadrant';
@@ -75,18 +75,33 @@ interface Believed {
   readonly modelVersion: string;
 }
 
+/** What is forecast of the drying of a head. */
+export type DryTimes = ForecastView['dryTimes'];
+
+/** A belief about the times of one course of drying, about those of another. */
+export const beliefOnCourse = (
+  belief: RateBelief,
+  before: Pick<DryTimes, 'zones'>,
+  after: Pick<DryTimes, 'zones'>,
+): RateBelief =>
+  onOtherCourse(
+    belief,
+    (zone, level) => before.zones[zone][level],
+    (zone, level) => after.zones[zone][level],
+  );
+
 /**
  * A view that starts from the belief a set was begun with, where that was kept. A belief bends the times of the model
  * that it was drawn with, and of no other.
  *
- * @param isOtherCourse it dries in another way than planned: the heads drawn for the planned one tell nothing then
+ * @param planned times of the drying that was planned, where it dries in another way; else null
  */
 export function withBelief(
   view: ForecastView,
   { dryingBelief, modelVersion }: Believed,
-  isOtherCourse: boolean,
+  planned: DryTimes | null,
 ): ForecastView {
   if (!dryingBelief || modelVersion !== MODEL_VERSION) return view;
-  const belief = isOtherCourse ? { ...dryingBelief, heads: null } : dryingBelief;
+  const belief = planned ? beliefOnCourse(dryingBelief, planned, view.dryTimes) : dryingBelief;
   return { ...view, dryTimes: { ...view.dryTimes, belief } };
 }

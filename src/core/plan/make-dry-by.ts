@@ -25,7 +25,7 @@ export interface MachineBy {
  * What makes a drying head dry by a time: how long under a hood from now on.
  *
  * @param timeline its drying from the end of the set on, as it was and as it would go on
- * @param belief in the drying rate of this head, after what was felt; about no other course of drying
+ * @param belief in the drying rate of this head, after what was felt
  * @returns null where there is no time left, or the brief cannot be read
  */
 export function makeDryBy(

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aBrief } from '../../../tests/support/briefs';
-import { answerView } from '../plan/answer-view';
-import { beliefAfterChecks } from '../drying/dryness-checks';
+import { answerDraft, answerView, drawTo } from '../plan/answer-view';
+import { beliefOnCourse } from '../plan/forecast-view';
+import { beliefAfterChecks, chanceOfSection } from '../drying/dryness-checks';
 import { makeDryBy } from '../plan/make-dry-by';
 import { DRY_ENOUGH } from '../plan/drying-now';
 import { chanceDry } from '../drying/rate-belief';
@@ -126,5 +127,33 @@ describe('what makes it dry by a time', () => {
     );
     expect(by(6, damp)!.minutes).toBeGreaterThanOrEqual(by(6)!.minutes);
     expect(by(6, damp)!.chanceWithout).toBeLessThan(by(6)!.chanceWithout);
+  });
+});
+
+describe('heads drawn for one course of drying, on another', () => {
+  const answerOn = (course: readonly DryingStretch[]) => {
+    const draft = answerDraft(asDried(aBrief(), course), null);
+    if (!draft.ok) throw new Error('the brief is wrong');
+    drawTo(draft.value, 128);
+    return draft.value.view(128).view.dryTimes;
+  };
+  const inAir: DryingStretch[] = [{ method: 'air', fromMs: T0, untilMs: at(96) }];
+  const hoodAtTwo: DryingStretch[] = [
+    { method: 'air', fromMs: T0, untilMs: at(2) },
+    { method: 'hood-warm', fromMs: at(2), untilMs: at(3) },
+  ];
+  const [air, hood] = [answerOn(inAir), answerOn(hoodAtTwo)];
+  const moved = beliefOnCourse(air.belief, air, hood);
+  const whole = (belief: typeof moved, times: typeof hood, hours: number) =>
+    chanceOfSection(belief, times.zones.crown.root, 'crown', 'root', hours);
+
+  it('are where they were until the courses part, and take what the other takes after that', () => {
+    // A place that is dry before the hood begins is dry at the same time on both.
+    expect(Math.abs(whole(moved, hood, 1.9) - whole(air.belief, air, 1.9))).toBeLessThan(0.08);
+    // Against heads drawn for that course themselves.
+    for (const hours of [2.5, 3, 4]) {
+      expect(Math.abs(whole(moved, hood, hours) - whole(hood.belief, hood, hours))).toBeLessThan(0.12);
+      expect(whole(moved, hood, hours)).toBeGreaterThan(whole(air.belief, air, hours));
+    }
   });
 });

@@ -58,7 +58,7 @@ const endOf = ({ untilMs, dueMs }: DryingSpan): number => untilMs ?? dueMs ?? In
 /** What runs now; null where nothing was begun, or its time is up. */
 export const dryingRunning = (spans: readonly DryingSpan[], nowMs: number): DryingSpan | null => {
   const last = spans.at(-1);
-  return last && last.fromMs <= nowMs && endOf(last) > nowMs ? last : null;
+  return last && endOf(last) > nowMs ? last : null;
 };
 
 const isBlown = ({ method }: DryingStretch) => dryingMethods[method].isBlown;

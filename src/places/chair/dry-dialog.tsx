@@ -90,6 +90,7 @@ export function DryDialog({
                 {method.isBlown && (
                   <NumberField
                     label={`${method.label}, minutes`}
+                    short="minutes"
                     value={minutesOf(id)}
                     low={1}
                     high={600}

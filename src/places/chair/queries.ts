@@ -23,8 +23,8 @@ export const loadChair = cache((id: string) =>
     if (!set) return null;
     const answer = await setView(set, nowMs);
     if (!answer.ok) return null;
-    const { drawn, dryCourse } = answer.value;
-    const view = withBelief(answer.value.view, set, dryCourse !== null);
+    const { drawn, dryCourse, planned } = answer.value;
+    const view = withBelief(answer.value.view, set, planned);
     return {
       set,
       view,

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RateBelief } from '@/core/drying/rate-belief';
-import type { ForecastView } from '@/core/plan/forecast-view';
+import { beliefOnCourse, type DryTimes, type ForecastView } from '@/core/plan/forecast-view';
 import type { MachineBy } from '@/core/plan/make-dry-by';
 import {
   asDried,
@@ -19,7 +19,7 @@ import type { ChairSet } from './chair-set';
 
 /** How a head is dried, and what is forecast of it. */
 export interface DryCourse {
-  readonly dryTimes: ForecastView['dryTimes'];
+  readonly dryTimes: DryTimes;
   /** What runs now; null in the open, and where the plan is taken to be followed. */
   readonly running: DryingSpan | null;
   /** The machine that was planned and is not begun yet. */
@@ -55,7 +55,7 @@ export function useDryCourse(
   const isServed = course === set.dryCourse;
   const [worked, setWorked] = useState<{
     readonly course: string | null;
-    readonly dryTimes: ForecastView['dryTimes'];
+    readonly dryTimes: DryTimes;
   } | null>(null);
   const text = JSON.stringify(brief);
   useEffect(() => {
@@ -72,8 +72,8 @@ export function useDryCourse(
   const isWorked = worked?.course === course;
   const dryTimes = useMemo(() => {
     if (isServed || !worked) return view.dryTimes;
-    // Heads that were drawn for the planned course tell nothing of another.
-    return { ...worked.dryTimes, belief: { ...view.dryTimes.belief, heads: null } };
+    const belief = beliefOnCourse(view.dryTimes.belief, view.dryTimes, worked.dryTimes);
+    return { ...worked.dryTimes, belief };
   }, [isServed, worked, view.dryTimes]);
   return {
     dryTimes,
@@ -81,13 +81,6 @@ export function useDryCourse(
     next: nextMachine(planned, drying),
     isWorking: !isServed && !isWorked,
     dryBy: async (belief, byMs) =>
-      (await forecaster.current?.dryBy(
-        set.brief,
-        timeline,
-        { ...belief, heads: null },
-        installedAtMs,
-        nowMs,
-        byMs,
-      )) ?? null,
+      (await forecaster.current?.dryBy(set.brief, timeline, belief, installedAtMs, nowMs, byMs)) ?? null,
   };
 }

@@ -33,7 +33,7 @@ export const loadToday = () =>
         const answer = record && (await setView(record, nowMs));
         if (!record || !answer?.ok || set.installedAtMs === null) return null;
         const installedAtMs = set.installedAtMs;
-        const { dryTimes, plan } = withBelief(answer.value.view, record, answer.value.dryCourse !== null);
+        const { dryTimes, plan } = withBelief(answer.value.view, record, answer.value.planned);
         const now = dryingNow(
           dryTimes,
           record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),

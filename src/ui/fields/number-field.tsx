@@ -13,6 +13,8 @@ export interface NumberFieldProps {
   readonly whole?: boolean;
   readonly onCommit: (value: number) => void;
   readonly width?: number;
+  /** What stands over it, where the whole name has no room. */
+  readonly short?: string;
 }
 
 const shown = (value: number) => String(Math.round(value * 100) / 100);
@@ -28,6 +30,7 @@ export function NumberField({
   whole = false,
   onCommit,
   width,
+  short,
 }: NumberFieldProps) {
   const [text, setText] = useState(shown(value));
   const [last, setLast] = useState(value);
@@ -38,12 +41,14 @@ export function NumberField({
   const problem = problemOf(text, { label, low, high, unit, whole });
   return (
     <TextField
-      label={unit ? `${label}, ${unit}` : label}
+      label={short ?? (unit ? `${label}, ${unit}` : label)}
       value={text}
       error={problem !== null}
       helperText={problem}
       {...(width ? { sx: { width } } : { fullWidth: true })}
-      slotProps={{ htmlInput: { inputMode: whole ? 'numeric' : 'decimal' } }}
+      slotProps={{
+        htmlInput: { inputMode: whole ? 'numeric' : 'decimal', ...(short && { 'aria-label': label }) },
+      }}
       onChange={(event) => {
         const next = event.target.value;
         setText(next);
