@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { Takedown } from '@/core/plan/as-taken-down';
+import { TAKEDOWN_HANDS_IDS } from '@/core/coefficients/takedown-hands';
 import type { BriefInput } from '@/core/formats/brief';
 import { asDried, dryingTimeline } from '@/core/run/dry-log';
 import { withBelief } from '@/core/plan/forecast-view';
@@ -45,11 +46,14 @@ export function takedownOf(set: SetRecord): Takedown | null {
   };
 }
 
-/** The brief of a set with its drying as it came, where that was seen. */
-const dried = ({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): BriefInput =>
-  run.drying.length === 0 || installedAtMs === null || takenDownAtMs === null
-    ? brief
-    : asDried(brief, dryingTimeline([], run.drying, installedAtMs, takenDownAtMs));
+/** The brief of a set with its drying and takedown as they came, where that was seen. */
+function asItCame({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): BriefInput {
+  const said = run.standing.findLast(({ kind }) => kind === 'taken-down')?.step;
+  const hands = TAKEDOWN_HANDS_IDS.find((id) => id === said);
+  const handled = hands ? { ...brief, wear: { ...brief.wear, hands } } : brief;
+  if (run.drying.length === 0 || installedAtMs === null || takenDownAtMs === null) return handled;
+  return asDried(handled, dryingTimeline([], run.drying, installedAtMs, takenDownAtMs));
+}
 
 /** The belief it was begun with, about the drying as it came. */
 async function onItsCourse(set: SetRecord, takedown: Takedown): Promise<Takedown> {
@@ -70,7 +74,7 @@ export async function keepTakenDown({ db, write }: Database, studioId: string, s
     const takedown = set && takedownOf(set);
     if (!set || !takedown) return;
     const course = await onItsCourse(set, takedown);
-    const takenDown = await inPool('takenDown', { brief: dried(set), takedown: course });
+    const takenDown = await inPool('takenDown', { brief: asItCame(set), takedown: course });
     if (takenDown) await write((tx) => saveTakenDown(tx, studioId, setId, takenDown));
   } catch (thrown) {
     log.warn({ err: thrown, setId }, 'what comes of a takedown could not be worked out');

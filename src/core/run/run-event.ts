@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CHECK_FEELS, type CheckFeel } from '../drying/dryness-checks';
 import { LEVELS, type Level } from '../drying/nodes';
+import { measured, type Measured } from './measured';
 import { MAX_TIME_MS } from '../formats/time-bounds';
 
 /** What can happen to a set at the chair. Events are only ever added; the state is read off them. */
@@ -22,6 +23,11 @@ export const RUN_EVENT_KINDS = [
   'step-skipped',
   'dry-begun',
   'dry-stopped',
+  'section-loosed',
+  'section-separated',
+  'fluffed',
+  'fault',
+  'measured',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -42,8 +48,13 @@ export interface RunEvent {
   readonly of: readonly string[] | null;
   /** The time that a `moved` gives them. */
   readonly toMs: number | null;
-  /** Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun`. */
+  /**
+   * Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun`; what went
+   * wrong, of a `fault`; what was on the hands, of a `taken-down`.
+   */
   readonly step: string | null;
+  /** First measurements; of a `measured` only. */
+  readonly measured: Measured | null;
   /** How long a `dry-begun` is to last from then on; null until something else is begun. */
   readonly minutes: number | null;
   /** Who tapped, by the name that the device goes by; null where it goes by none. */
@@ -54,14 +65,24 @@ export interface RunEvent {
 
 /** What an event is about, without who wrote it and where it stands. */
 export type RunEventDetail = Partial<
-  Pick<RunEvent, 'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'minutes' | 'by'>
+  Pick<
+    RunEvent,
+    'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'minutes' | 'by' | 'measured'
+  >
 >;
 
 const id = z.string().min(1).max(64);
 const timeMs = z.int().min(0).max(MAX_TIME_MS, 'this time is not on any calendar in use');
 
 /** Kinds that are about one section. */
-const OF_A_SECTION: readonly RunEventKind[] = ['section-done', 'section-undone', 'felt'];
+const OF_A_SECTION: readonly RunEventKind[] = [
+  'section-done',
+  'section-undone',
+  'felt',
+  'section-loosed',
+  'section-separated',
+  'fault',
+];
 /** Kinds that are about other events. */
 const OF_EVENTS: readonly RunEventKind[] = ['taken-back', 'moved'];
 
@@ -82,11 +103,12 @@ const fields = {
   toMs: timeMs.nullable().default(null),
   step: z.string().min(1).max(40).nullable().default(null),
   minutes: z.number().min(1).max(LONGEST_MIN).nullable().default(null),
+  measured: measured.nullable().default(null),
   by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
 /** Kinds that are about one step before the set. */
-const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped', 'dry-begun'];
+const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped', 'dry-begun', 'fault'];
 
 /** Every kind brings what it is about. */
 function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.RefinementCtx) {
@@ -98,6 +120,8 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('feel', 'where and what was felt is missing');
   if (OF_A_STEP.includes(event.kind) && event.step === null) missing('step', 'which step it was is missing');
   if (OF_EVENTS.includes(event.kind) && event.of === null) missing('of', 'what it corrects is missing');
+  if (event.kind === 'measured' && event.measured === null)
+    missing('measured', 'what was measured is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }
 
@@ -131,6 +155,7 @@ export const runEvent = (
   toMs: null,
   step: null,
   minutes: null,
+  measured: null,
   by: null,
   device: null,
   ...detail,

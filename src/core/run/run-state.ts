@@ -1,4 +1,5 @@
 import { dryingSpans, type DryingSpan } from './dry-log';
+import type { Measured } from './measured';
 import type { RunEvent, RunEventDetail } from './run-event';
 
 /** A stretch in which the hands rested; `untilMs` is null while it lasts. */
@@ -61,6 +62,14 @@ export interface RunState {
   /** When it was said to be dry all over; null where nobody said so. */
   readonly driedAtMs: number | null;
   readonly takenDownAtMs: number | null;
+  /** The taps by which sections were undone at takedown, and separated, by number: the first of each. */
+  readonly undone: ReadonlyMap<number, RunEvent>;
+  readonly separated: ReadonlyMap<number, RunEvent>;
+  readonly fluffedAtMs: number | null;
+  /** What went wrong where, in the order it was said. */
+  readonly faults: readonly RunEvent[];
+  /** First measurements, as they were corrected last; null before there are any. */
+  readonly measured: Measured | null;
   readonly phase: 'setting' | 'drying' | 'worn';
 }
 
@@ -131,6 +140,11 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
   const pauses: { fromMs: number; untilMs: number | null }[] = [];
   const checks: FeltCheck[] = [];
   const prep = new Map<string, PrepDone>();
+  const undone = new Map<number, RunEvent>();
+  const separated = new Map<number, RunEvent>();
+  const faults: RunEvent[] = [];
+  let fluffedAtMs: number | null = null;
+  let measured: Measured | null = null;
   let lastMistAtMs: number | null = null;
   let saidInstalledAtMs: number | null = null;
   let driedAtMs: number | null = null;
@@ -139,7 +153,8 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     const open = pauses.at(-1);
     if (open?.untilMs === null) open.untilMs = Math.max(open.fromMs, atMs);
   };
-  for (const { id, kind, atMs, sectionNumber, of, level, feel, step, by, device } of standing) {
+  for (const event of standing) {
+    const { id, kind, atMs, sectionNumber, of, level, feel, step, by, device } = event;
     if (kind === 'section-done' && sectionNumber !== null) {
       done.set(sectionNumber, [...(done.get(sectionNumber) ?? []), { id, atMs, by, device }]);
       resume(atMs);
@@ -156,6 +171,13 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     else if (kind === 'installed') saidInstalledAtMs = atMs;
     else if (kind === 'dried') driedAtMs = atMs;
     else if (kind === 'taken-down') takenDownAtMs = atMs;
+    else if (kind === 'section-loosed' && sectionNumber !== null) {
+      if (!undone.has(sectionNumber)) undone.set(sectionNumber, event);
+    } else if (kind === 'section-separated' && sectionNumber !== null) {
+      if (!separated.has(sectionNumber)) separated.set(sectionNumber, event);
+    } else if (kind === 'fluffed') fluffedAtMs = atMs;
+    else if (kind === 'fault') faults.push(event);
+    else if (kind === 'measured') measured = event.measured;
     else if (kind.startsWith('step-') && step) prep.set(step, prepAfter(kind, atMs, prep.get(step)));
   }
   const doneAtMs = new Map([...done].map(([number, taps]) => [number, taps[0]!.atMs]));
@@ -179,6 +201,11 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     installedAtMs,
     driedAtMs,
     takenDownAtMs,
+    undone,
+    separated,
+    fluffedAtMs,
+    faults,
+    measured,
     phase: takenDownAtMs !== null ? 'worn' : installedAtMs !== null ? 'drying' : 'setting',
   };
 }

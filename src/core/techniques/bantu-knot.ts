@@ -10,6 +10,7 @@ export const bantuKnot = defineTechnique({
   summary: 'A rope wound round its own base. Bouncy, wide spiral; comfortable only with a loose first turn.',
   chairLine:
     'Roll or twist the section, leave the first turn loose, wind it round its base and tuck the end under.',
+  takedownLine: 'Free the end, let the knot down from its tip, then unroll it against the turn.',
   styleName: 'knot out',
   curlName: 'curl',
   motif: 'spiral',

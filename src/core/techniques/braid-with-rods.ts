@@ -8,6 +8,7 @@ export const braidWithRods = defineTechnique({
   summary:
     'A plait whose last quarter is wound on a small rod. Crimped lengths, curled ends; good for weak or blunt ends.',
   chairLine: 'Plait three equal ropes to the last quarter, paste the ends flat and wind them on the rod.',
+  takedownLine: 'Unwind the rod first, then unpick the braid from the tip.',
   styleName: 'braid-and-rod out',
   usualSections: 12,
   tool: 'end-rod',

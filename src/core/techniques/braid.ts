@@ -18,6 +18,7 @@ export const braid = defineTechnique({
     'A three-strand plait. Crimped wave that holds its shape best; slower than twists by about half again.',
   chairLine:
     'Three equal ropes, plaited evenly; stop about 2.5 cm short and twist the tip, so that it undoes easily.',
+  takedownLine: 'From the tip, unpick outer over middle, to the root.',
   styleName: 'braid out',
   curlName: 'crimp',
   motif: 'plait',

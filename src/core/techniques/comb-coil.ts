@@ -10,6 +10,7 @@ export const combCoil = defineTechnique({
   summary: 'Short hair turned into small ringlets with a comb or a brush. The set for a few centimetres.',
   chairLine:
     'Set the comb at the root, turn it and draw it out to the tip in one go; leave the coil to hang.',
+  takedownLine: null,
   styleName: 'comb coils',
   curlName: 'curl',
   motif: 'coil',

@@ -16,6 +16,7 @@ export const doubleTwoStrandTwist = defineTechnique({
   summary:
     'Each rope is twisted on itself before the two are wound. Tighter and more coil-like than a plain twist.',
   chairLine: 'Twist each rope on itself first, then wind the two the other way, firmly, to the tip.',
+  takedownLine: 'From the tip, unwind the two ropes, then let each unroll by itself.',
   styleName: 'double-twist out',
   curlName: 'curl',
   motif: 'rope',

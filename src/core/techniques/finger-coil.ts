@@ -9,6 +9,7 @@ export const fingerCoil = defineTechnique({
   summary:
     'Small sections twirled round a finger from root to tip. Near the hair’s own size; longest to put in, longest to last.',
   chairLine: 'Smooth product through, then twirl from the root round a finger to the tip and let it hang.',
+  takedownLine: null,
   styleName: 'finger coils',
   curlName: 'curl',
   motif: 'coil',

@@ -17,6 +17,7 @@ export const flatTwist = defineTechnique({
   summary: 'A two-strand twist that picks hair up along the scalp. Flat, stretched roots and loose waves.',
   chairLine:
     'Work along the lane, adding a little hair to the outer rope at each turn, flat and even, not tight.',
+  takedownLine: 'Undo the free end first, then lift the row out towards the hairline.',
   styleName: 'flat-twist out',
   curlName: 'wave',
   motif: 'rope',

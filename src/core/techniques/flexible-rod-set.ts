@@ -11,6 +11,7 @@ export const flexibleRodSet = defineTechnique({
   summary: 'Hair wound on bendable foam rods. Sleek ringlets, softer to sleep on than rigid rods.',
   chairLine:
     'Comb smooth, start at the ends, wind with a finger’s gap, and bend the rod over at the root only.',
+  takedownLine: 'Straighten the rod, then unwind it from the end that was closed last.',
   styleName: 'flexible rod set',
   curlName: 'curl',
   motif: 'rod',

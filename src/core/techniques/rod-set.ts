@@ -9,6 +9,7 @@ export const rodSet = defineTechnique({
   noun: ['rod', 'rods'],
   summary: 'Hair wound edge to edge on rigid rods. Uniform ringlets of the rod’s own size.',
   chairLine: 'Comb smooth, paste the ends flat, wind edge to edge with no gaps and close across the root.',
+  takedownLine: 'Open the closure and unwind towards the root; never pull a rod out.',
   styleName: 'rod set',
   curlName: 'curl',
   motif: 'rod',

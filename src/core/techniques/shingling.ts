@@ -9,6 +9,7 @@ export const shingling = defineTechnique({
   summary:
     'Product smoothed through fine slices and wound in by hand. The hair’s own coils, separated; for the longer top of a short cut.',
   chairLine: 'Smooth product through a fine slice from root to tip and wind it the way it wants to curl.',
+  takedownLine: null,
   styleName: 'shingled coils',
   curlName: 'curl',
   motif: 'coil',

@@ -11,6 +11,7 @@ export const spiralFormer = defineTechnique({
     'Stretched hair pulled through a flat spiral sleeve. Straight roots, then a ribbon-like spiral; shorter than expected.',
   chairLine:
     'Hook the smooth section through the sleeve, let it spring back, and check that the ends lie flat inside.',
+  takedownLine: 'Hold the root and slide each former off downward.',
   styleName: 'former set',
   curlName: 'curl',
   motif: 'spiral',

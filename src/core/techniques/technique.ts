@@ -41,6 +41,8 @@ export interface Technique {
   readonly summary: string;
   /** The instruction at the chair for the section in hand. */
   readonly chairLine: string;
+  /** How one is undone; null for what hangs free and is only separated. */
+  readonly takedownLine: string | null;
   /** How the style is called once taken down: "twist out". */
   readonly styleName: string;
   /** What the pattern that it leaves is called. */

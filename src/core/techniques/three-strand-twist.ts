@@ -11,6 +11,7 @@ export const threeStrandTwist = defineTechnique({
   noun: ['three-strand twist', 'three-strand twists'],
   summary: 'Three ropes wound, not plaited. Fuller and more even than two strands, less stringy.',
   chairLine: 'Three equal ropes, each laid over the next the same way round, kept apart to the tip.',
+  takedownLine: 'From the tip, lay the three ropes back one over the other.',
   styleName: 'three-strand twist out',
   curlName: 'curl',
   motif: 'rope',

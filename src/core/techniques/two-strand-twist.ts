@@ -11,6 +11,7 @@ export const twoStrandTwist = defineTechnique({
   noun: ['twist', 'twists'],
   summary: 'Two equal ropes wound round each other. Soft spiral, the quickest set to put in.',
   chairLine: 'Two equal ropes, wound firmly and kept apart to the tip.',
+  takedownLine: 'From the tip, unwind each twist against its turn; pull nothing through.',
   styleName: 'twist out',
   curlName: 'curl',
   motif: 'rope',

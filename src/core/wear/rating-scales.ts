@@ -17,3 +17,5 @@ export const ratingScales = [
 ] as const satisfies readonly RatingScale[]; // prettier-ignore
 
 export type RatingId = (typeof ratingScales)[number]['id'];
+/** Their ids, in the order asked. */
+export const RATING_IDS = ratingScales.map(({ id }) => id) as [RatingId, ...RatingId[]];

@@ -7,13 +7,14 @@ import type { OpenDialog, ChairSet } from './chair-set';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { techniqueOf } from '@/core/techniques';
-import { formatClock, formatWhen } from '@/ui/format';
+import { formatClock } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
 import { useChairSettings } from './chair-settings';
 import { HandsDialog } from './hands-dialog';
 import { LayoutDialog } from './layout-dialog';
 import { DryingView } from './drying-view';
+import { FinishView } from './finish-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
 import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
@@ -36,7 +37,7 @@ const TICK_MS = 5000;
 
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
-  const { set, view, clock } = props;
+  const { set, clock } = props;
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(set.id, set.sectionCount, set.events);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
@@ -87,18 +88,7 @@ export function ChairDesk(props: ChairDeskProps) {
       <RefusedTaps refused={log.refused} onDecide={log.decide} />
       {log.state.phase === 'setting' && <SettingView {...shared} />}
       {log.state.phase === 'drying' && <DryingView {...shared} />}
-      {log.state.phase === 'worn' && (
-        <section className={styles.over}>
-          <h2>Taken down at {formatWhen(log.state.takenDownAtMs ?? nowMs, clock, nowMs)}</h2>
-          <p>
-            Separate where it wants to part, then fluff the roots, never through to the ends.{' '}
-            {view.plan.daysPresentable.p50 >= 5 ? 'Cover it every night.' : 'Gather it loosely tonight.'}
-          </p>
-          <Link className={styles.big} href={`/wear/${set.id}`}>
-            Record the first day
-          </Link>
-        </section>
-      )}
+      {log.state.phase === 'worn' && <FinishView {...shared} />}
       <NoteDialog
         open={dialog === 'note'}
         onClose={() => setDialog(null)}

@@ -5,12 +5,13 @@ import { prepSteps } from '@/core/coefficients/prep-steps';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { whyOf } from '@/core/explain/why-of';
 import { readBrief } from '@/core/formats/read-brief';
-import { perZone } from '@/core/hair/zone';
+import { perZone, ZONES } from '@/core/hair/zone';
 import type { Brief } from '@/core/brief/brief';
 import type { ForecastView } from '@/core/plan/forecast-view';
-import { windingWords, workedWords } from '@/core/plan/how-words';
+import { afterWords, windingWords, workedWords } from '@/core/plan/how-words';
 import { productRoles } from '@/core/products';
 import { goesOn } from '@/core/products/layer';
+import type { ChosenSchools } from '@/core/schools/schools';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
 import { DAY_MS, MINUTE_MS } from '@/core/units/time';
@@ -51,6 +52,33 @@ function prepOf({ prep }: Brief, { blocks }: ForecastView): ChairPrep[] {
   }));
 }
 
+/** How a set is finished, as the plan and the head's school have it. */
+function finishOf(
+  brief: Brief,
+  { plan }: ForecastView,
+  schools: ChosenSchools,
+  sectionCount: number,
+): ChairSet['finish'] {
+  const { hands, separations, fluffing } = brief.wear;
+  const lengths = brief.head.stretchedLengthCm;
+  const undoLines = perZone((zone) => techniqueOf(brief.zones[zone].technique).takedownLine);
+  return {
+    sectionCount,
+    toUndo: plan.sections.filter(({ zone }) => undoLines[zone] !== null).length,
+    school: schools.fluffing === 'roots-first' ? 'roots-first' : 'separate-first',
+    hands,
+    undoLines,
+    separations,
+    fluffing,
+    after: afterWords(brief),
+    longestZone: ZONES.filter((zone) => zone !== 'crown').reduce((longest, zone) =>
+      lengths[zone] > lengths[longest] ? zone : longest,
+    ),
+    takedownMin: plan.handsOn.takedownMin,
+    separatingMin: plan.handsOn.separatingMin,
+  };
+}
+
 /** Ways of drying that are offered: those of the plan, and those that the studio has what it takes for. */
 function waysToDry({ drying }: Brief, dryers: LoadedChair['dryers']): DryingMethodId[] {
   return DRYING_METHOD_IDS.filter((id) => {
@@ -71,6 +99,7 @@ export function chairSetOf({
   view,
   dryCourse,
   dryers,
+  schools,
   products,
   tools,
   handUnits,
@@ -142,6 +171,7 @@ export function chairSetOf({
       }),
     ),
     allergies: set.allergies,
+    finish: finishOf(brief, view, schools, set.sections.length),
     brief: set.brief,
     dryCourse,
     waysToDry: waysToDry(brief, dryers),

@@ -4,6 +4,8 @@ import type { Clock } from '@/core/formats/display';
 import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
+import type { FinishPlan } from '@/core/run/finish';
+import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import type { Winding } from '@/core/parting/winding';
 import type { RoleId } from '@/core/products';
 import type { WeighedUnits } from '@/core/products/hand-units';
@@ -79,6 +81,20 @@ export interface ChairSet {
   readonly brief: BriefInput;
   /** The drying that the forecast it came with is about; null for the planned one. */
   readonly dryCourse: string | null;
+  readonly finish: FinishPlan & {
+    /** What is on the hands at takedown, as planned. */
+    readonly hands: TakedownHandsId;
+    /** How a section is undone, by its zone; null where there is nothing to undo. */
+    readonly undoLines: PerZone<string | null>;
+    readonly separations: number;
+    readonly fluffing: number;
+    /** What goes on afterwards, in words; empty for nothing. */
+    readonly after: string;
+    /** The zone with the longest hair, besides the crown. */
+    readonly longestZone: Zone;
+    readonly takedownMin: number;
+    readonly separatingMin: number;
+  };
   /** Ways of drying that this studio has what it takes for. */
   readonly waysToDry: readonly DryingMethodId[];
 }

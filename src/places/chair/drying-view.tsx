@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { chancesAt, DRY_ENOUGH, dryingNow } from '@/core/plan/drying-now';
 import { undoneOf, type FeltCheck } from '@/core/run/run-state';
@@ -61,9 +62,9 @@ export function DryingView(props: ChairViewProps) {
     setOpen(null);
     log.record('felt', found);
   };
-  const takeDown = (reason: string | null) => {
+  const takeDown = (step: TakedownHandsId, reason: string | null) => {
     setOpen(null);
-    log.record('taken-down', { note: reason });
+    log.record('taken-down', { note: reason, step });
   };
   const notFinished = () => {
     const last = log.state.doneOrder.at(-1);
@@ -169,7 +170,7 @@ export function DryingView(props: ChairViewProps) {
           <button type="button" className={styles.big} onClick={() => setOpen('check')}>
             Dryness check <kbd>D</kbd>
           </button>
-          <button type="button" onClick={() => (isDryEnough ? takeDown(null) : setOpen('takedown'))}>
+          <button type="button" onClick={() => setOpen('takedown')}>
             Take down
           </button>
           <button type="button" onClick={() => setOpen('dry')}>
@@ -202,9 +203,16 @@ export function DryingView(props: ChairViewProps) {
       />
       <TakedownDialog
         open={open === 'takedown'}
-        chance={chances.whole}
-        isFeltDamp={lastTelling?.feel === 'damp'}
-        waitUntil={feelNow ? null : about(now.worthFeelingAfterH)}
+        gate={
+          isDryEnough
+            ? null
+            : {
+                chance: chances.whole,
+                isFeltDamp: lastTelling?.feel === 'damp',
+                waitUntil: feelNow ? null : about(now.worthFeelingAfterH),
+              }
+        }
+        planned={set.finish.hands}
         onClose={() => setOpen(null)}
         onTakeDown={takeDown}
       />

@@ -1,5 +1,6 @@
 import { dryingMethods } from '@/core/drying-methods';
 import { isDryingMethod } from '@/core/run/dry-log';
+import { faults, isFault } from '@/core/run/faults';
 import { capitalised } from '@/core/words/words';
 import { formatMinutes } from '@/ui/format';
 import { prepName } from '@/core/coefficients/prep-steps';
@@ -24,6 +25,12 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   'dry-begun': ({ step, minutes }) =>
     `${isDryingMethod(step) ? capitalised(dryingMethods[step].phrase) : 'Drying'}${minutes === null ? '' : ` for ${formatMinutes(minutes)}`}`,
   'dry-stopped': () => 'Drying stopped',
+  'section-loosed': ({ sectionNumber }) => `Section ${sectionNumber} undone`,
+  'section-separated': ({ sectionNumber }) => `Section ${sectionNumber} separated`,
+  fluffed: () => 'Roots fluffed',
+  fault: ({ sectionNumber, step }) =>
+    `Section ${sectionNumber}: ${isFault(step) ? faults[step].label.toLowerCase() : 'something was wrong'}`,
+  measured: () => 'Measured for the first time',
 };
 
 /** What happened, as one would say it. */

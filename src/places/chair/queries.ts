@@ -5,6 +5,7 @@ import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { setView } from '@/server/forecast-cache';
 import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
+import { findHead } from '@/server/db/rows/heads';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
 
@@ -32,6 +33,7 @@ export const loadChair = cache((id: string) =>
       dryCourse,
       partPath: answer.value.partPath,
       products: await listProducts(database.db, actor.studio.id),
+      schools: (await findHead(database.db, actor.studio.id, set.headId))?.schools ?? {},
       dryers: await listDryers(database.db, actor.studio.id),
       tools: await listTools(database.db, actor.studio.id),
       handUnits: actor.studio.handUnits,

@@ -1,5 +1,6 @@
 'use client';
 import { prepName } from '@/core/coefficients/prep-steps';
+import { finishStage } from '@/core/run/finish';
 import { restedMs, runningStep, settingSinceMs } from '@/core/run/run-state';
 import { HOUR_MS, MINUTE_MS } from '@/core/units/time';
 import { plural } from '@/core/words/words';
@@ -10,7 +11,7 @@ import styles from './chair.module.css';
 
 /** One stage of a set: what it is, how it goes, and what was planned. */
 interface Stage {
-  readonly id: 'prep' | 'set' | 'dry' | 'undo';
+  readonly id: 'prep' | 'set' | 'dry' | 'undo' | 'measure';
   readonly name: string;
   readonly now: string;
   readonly planned: string;
@@ -81,13 +82,42 @@ function dryStage({ view, log: { state }, nowMs }: ChairViewProps): Stage {
   };
 }
 
-const undoStage = ({ view, log: { state } }: ChairViewProps): Stage => ({
-  id: 'undo',
-  name: 'Undo',
-  now: state.phase === 'worn' ? 'done' : 'to come',
-  planned: `about ${formatMinutes(view.plan.handsOn.takedownMin + view.plan.handsOn.separatingMin)}`,
-  isNow: false,
-});
+/** Undoing, separating and fluffing as one stage: what is counted now, or how long all of it took. */
+function undoStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
+  const { takenDownAtMs, undone, separated, fluffedAtMs } = state;
+  const stage = finishStage(state, set.finish, nowMs);
+  const lastMs = Math.max(
+    takenDownAtMs ?? 0,
+    fluffedAtMs ?? 0,
+    ...[...undone.values(), ...separated.values()].map(({ atMs }) => atMs),
+  );
+  const took = takenDownAtMs === null ? 0 : minutesOf(lastMs - takenDownAtMs);
+  const words = {
+    undoing: `${undone.size} of ${set.finish.toUndo} undone`,
+    separating: `${separated.size} of ${set.sectionCount} separated`,
+    fluffing: 'roots to fluff',
+    measuring: took > 0 ? formatMinutes(took) : 'done',
+    worn: took > 0 ? formatMinutes(took) : 'done',
+  };
+  return {
+    id: 'undo',
+    name: 'Undo',
+    now: stage === null ? 'to come' : words[stage],
+    planned: `planned ${formatMinutes(set.finish.takedownMin + set.finish.separatingMin)}`,
+    isNow: stage === 'undoing' || stage === 'separating' || stage === 'fluffing',
+  };
+}
+
+function measureStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
+  const stage = finishStage(state, set.finish, nowMs);
+  return {
+    id: 'measure',
+    name: 'Measure',
+    now: state.measured ? 'done' : stage === 'worn' ? 'left out' : 'to come',
+    planned: 'under a minute',
+    isNow: stage === 'measuring',
+  };
+}
 
 /** The stages of the set in one quiet line, each as it went beside what was planned; the steps before it open. */
 export function StageStrip(props: ChairViewProps & { readonly onPrep: () => void }) {
@@ -96,6 +126,7 @@ export function StageStrip(props: ChairViewProps & { readonly onPrep: () => void
     setStage(props),
     dryStage(props),
     undoStage(props),
+    measureStage(props),
   ];
   return (
     <ol className={styles.stages} aria-label="Stages">

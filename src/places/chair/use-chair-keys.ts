@@ -24,7 +24,16 @@ export function useChairKeys(onKey: (key: ChairKey) => void, isOff: boolean) {
       event.preventDefault();
       handler.current(known);
     };
+    // A button that was tapped does not keep the keys: the next press of a foot switch is a section, not that button again.
+    const letGo = ({ detail }: MouseEvent) => {
+      const inFocus = document.activeElement;
+      if (detail > 0 && inFocus instanceof HTMLElement && inFocus.matches('button')) inFocus.blur();
+    };
     window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
+    window.addEventListener('click', letGo, { capture: true });
+    return () => {
+      window.removeEventListener('keydown', listen);
+      window.removeEventListener('click', letGo, { capture: true });
+    };
   }, [isOff]);
 }

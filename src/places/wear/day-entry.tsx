@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
 import { NIGHT_CARE_IDS, nightCares, type NightCareId } from '@/core/coefficients/night-care';
+import type { Measured } from '@/core/run/measured';
 import { ratingScales } from '@/core/wear/rating-scales';
 import { capitalised, sentence } from '@/core/words/words';
 import { TypedBackNote } from '@/ui/feedback/typed-back-note';
@@ -31,14 +32,19 @@ const NOT_RATED: WearDayValues['ratings'] = {
   shine: null,
 };
 
-const valuesOf = (date: string, day: Day | undefined, usualNight: NightCareId): WearDayValues => ({
+const valuesOf = (
+  date: string,
+  day: Day | undefined,
+  measured: Measured | null,
+  usualNight: NightCareId,
+): WearDayValues => ({
   date,
   revision: day?.revision ?? 0,
   ratings: day
     ? (Object.fromEntries(ratingScales.map(({ id }) => [id, day[id]])) as WearDayValues['ratings'])
-    : NOT_RATED,
+    : { ...NOT_RATED, ...measured?.ratings },
   night: (day?.night as NightCareId | undefined) ?? usualNight,
-  visibleLengthCm: day?.visibleLengthCm ?? null,
+  visibleLengthCm: day ? day.visibleLengthCm : (measured?.visibleCm.crown ?? null),
   note: day?.note ?? '',
 });
 
@@ -49,12 +55,14 @@ export function DayEntry({
   setId,
   date,
   known,
+  measured,
   usualNight,
   onDate,
 }: {
   setId: string;
   date: string;
   known: Day | undefined;
+  measured: Measured | null;
   usualNight: NightCareId;
   onDate: (date: string) => void;
 }) {
@@ -63,7 +71,7 @@ export function DayEntry({
   const [kept, setKept] = useState<string | null>(null);
   const { form, submit, problem, busy, unsaved } = useCheckedForm({
     schema: wearDayForm,
-    values: valuesOf(date, known, usualNight),
+    values: valuesOf(date, known, measured, usualNight),
     unsavedAs: nameOf(setId, date),
     save: (filled) => saveWearDay({ setId, form: filled }),
     onKept: ({ day }) => {

@@ -84,6 +84,8 @@ export function WearDesk({ set, clock, nowMs }: Loaded) {
             key={date}
             setId={set.id}
             date={date}
+            // What was measured when it came down is the first day’s, until that is entered.
+            measured={dayNumber === 0 ? set.run.measured : null}
             known={set.wearDays.find((day) => day.day === dayNumber)}
             usualNight={set.brief.wear?.night ?? 'gather-and-bonnet'}
             onDate={setDate}

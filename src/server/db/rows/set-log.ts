@@ -2,7 +2,9 @@ import { and, asc, eq, gt } from 'drizzle-orm';
 import { z } from 'zod';
 import { fieldErrors } from '@/core/formats/field-error';
 import { isDryingMethod } from '@/core/run/dry-log';
+import { isFault } from '@/core/run/faults';
 import { keptTimeMs } from '@/core/run/device-clock';
+import { measured as measuredShape } from '@/core/run/measured';
 import { deviceEventInput, runEventInput, type DeviceEvent, type RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
 import { AppError, invalid } from '../../errors';
@@ -43,15 +45,18 @@ export async function eventsOf(
     .from(setEvents)
     .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId), gt(setEvents.sequence, after)))
     .orderBy(asc(setEvents.sequence));
-  return rows.flatMap(({ of, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
-    const read = runEventInput.safeParse({
-      ...row,
-      of: readJson(eventIds, of),
-      device: deviceId === '' ? null : deviceId,
-    });
-    if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
-    return read.success ? [{ ...read.data, sequence }] : [];
-  });
+  return rows.flatMap(
+    ({ of, measured, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
+      const read = runEventInput.safeParse({
+        ...row,
+        of: readJson(eventIds, of),
+        measured: readJson(measuredShape, measured),
+        device: deviceId === '' ? null : deviceId,
+      });
+      if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
+      return read.success ? [{ ...read.data, sequence }] : [];
+    },
+  );
 }
 
 /**
@@ -102,6 +107,14 @@ async function openSet(tx: Tx, studioId: string, setId: string): Promise<OpenSet
   return { ...set, sectionCount: sections.length };
 }
 
+/** Kinds that can only have happened once it was being taken down. */
+const NEEDS_TAKEDOWN: readonly RunEvent['kind'][] = [
+  'section-loosed',
+  'section-separated',
+  'fluffed',
+  'measured',
+];
+
 const sentId = z.looseObject({ id: z.string().max(64) });
 
 /** Why an event cannot have happened, in words for the hand that tapped; null when it can. */
@@ -119,6 +132,9 @@ function refusalOf(
   if (kind === 'felt' && state().installedAtMs === null)
     return 'finish every section before feeling for dryness';
   if (kind === 'felt' && state().takenDownAtMs !== null) return 'this set is already taken down';
+  if (NEEDS_TAKEDOWN.includes(kind) && state().takenDownAtMs === null)
+    return 'this set is not taken down yet';
+  if (kind === 'fault' && !isFault(step)) return 'there is no such fault';
   if (kind === 'taken-down' && state().doneOrder.length === 0 && state().installedAtMs === null)
     return 'nothing is set yet, so nothing can be taken down';
   if (kind !== 'moved' && kind !== 'taken-back') return null;

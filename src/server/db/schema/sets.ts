@@ -3,6 +3,7 @@ import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
+import type { Measured } from '@/core/run/measured';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
 import { heads } from './heads';
@@ -97,6 +98,8 @@ export const setEvents = sqliteTable(
     step: text('step'),
     /** How long a way of drying is to last. */
     minutes: real('minutes'),
+    /** First measurements. */
+    measured: json<Measured>('measured'),
     /** The name that its device goes by; null where it goes by none. */
     by: text('by_name'),
     /** The device it came from, and its number there; empty for what the server wrote itself. */
