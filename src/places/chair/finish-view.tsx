@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { useState } from 'react';
-import { takedownHands } from '@/core/coefficients/takedown-hands';
+import { TAKEDOWN_HANDS_IDS, takedownHands } from '@/core/coefficients/takedown-hands';
 import { finishStage, shedIn } from '@/core/run/finish';
 import type { RunEvent } from '@/core/run/run-event';
 import { techniqueOf } from '@/core/techniques';
@@ -93,7 +93,8 @@ function Tally({
   const left = ofStage.length - taps.size;
   const finishMs = nowMs + left * (each ?? plannedEach) * MINUTE_MS;
   const shed = shedIn(state.installedAtMs ?? set.startedAtMs, state.takenDownAtMs ?? nowMs);
-  const hands = state.standing.findLast((event) => event.kind === 'taken-down')?.step;
+  const said = state.standing.findLast((event) => event.kind === 'taken-down')?.step;
+  const hands = TAKEDOWN_HANDS_IDS.find((id) => id === said) ?? finish.hands;
 
   const mark = (numbers: readonly number[]) => {
     for (const sectionNumber of numbers) if (!taps.has(sectionNumber)) record(kind, { sectionNumber });
@@ -167,7 +168,7 @@ function Tally({
             <>
               <p>{finish.undoLines[next?.zone ?? 'crown']}</p>
               <p>Ends first, the back first, the front last.</p>
-              <p>{takedownHands[(hands as keyof typeof takedownHands | null) ?? finish.hands].label}.</p>
+              <p>On the hands: {takedownHands[hands].short}.</p>
             </>
           ) : (
             <>
@@ -209,7 +210,7 @@ function Tally({
             {doneWords} <kbd>Space</kbd>
           </button>
           <button type="button" onClick={undo}>
-            Undo <kbd>⌫</kbd>
+            Take back <kbd>⌫</kbd>
           </button>
           <button type="button" onClick={() => setFaultAt(next?.number ?? 1)}>
             Went wrong
