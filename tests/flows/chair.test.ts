@@ -22,6 +22,10 @@ describe('what the hands need at the chair', () => {
     await scene.page.goto(`${scene.origin}/plan/${String(rows[0]!.id)}`, { waitUntil: 'networkidle2' });
     await openStep(scene.page, 'Look');
     await scene.page.click('::-p-aria([name="Rod set"])');
+    await press(scene.page, 'How it is done');
+    await see(scene.page, 'Wind edge to edge, no gaps');
+    await press(scene.page, 'Close');
+    await dialogGone();
     await openStep(scene.page, 'Rigid rod');
     await choose(scene.page, 'Every other section', '20');
     await see(scene.page, 'and 20 mm in turn');
@@ -75,6 +79,22 @@ describe('what the hands need at the chair', () => {
       'step-skipped blot',
       'step-done instant-condition',
     ]);
+  });
+
+  it('shows how it is done with drawings, here and while it is planned', async () => {
+    await dialogGone();
+    await scene.page.keyboard.press('c');
+    await see(scene.page, 'Lay the ends flat on the rod');
+    const steps = () =>
+      scene.page.$$eval('[role="dialog"] ol li', (all) =>
+        all.map((li) => [li.querySelectorAll('svg path').length > 2, li.textContent] as const),
+      );
+    expect((await steps()).length).toBe(5);
+    expect((await steps()).every(([isDrawn]) => isDrawn)).toBe(true);
+    await press(scene.page, 'Plain root');
+    await see(scene.page, 'Begin the twist at the scalp');
+    await press(scene.page, 'Close');
+    await dialogGone();
   });
 
   it('a foot switch or a clicker counts as the hand does', async () => {

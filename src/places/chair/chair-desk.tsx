@@ -2,7 +2,7 @@
 import type { Clock } from '@/core/formats/display';
 import Alert from '@mui/material/Alert';
 import Link from 'next/link';
-import { useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { OpenDialog, ChairSet } from './chair-set';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
@@ -35,6 +35,11 @@ export interface ChairDeskProps {
 
 const TICK_MS = 5000;
 
+/** Drawings weigh as much as the rest of the chair: they are fetched when it stands, and kept for when the server is away. */
+const loadCards = () => import('./cards-dialog');
+const CardsDialog = lazy(() => loadCards().then((module) => ({ default: module.CardsDialog })));
+const CARDS_AFTER_MS = 3000;
+
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
   const { set, clock } = props;
@@ -42,6 +47,10 @@ export function ChairDesk(props: ChairDeskProps) {
   const log = useRunLog(set.id, set.sectionCount, set.events);
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const settings = useChairSettings();
+  useEffect(() => {
+    const timer = setTimeout(() => void loadCards().catch(() => undefined), CARDS_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
   useKeptPage();
   useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');
@@ -102,6 +111,11 @@ export function ChairDesk(props: ChairDeskProps) {
         onClose={() => setDialog(null)}
       />
       <HandsDialog log={log} open={dialog === 'hands'} onClose={() => setDialog(null)} />
+      {dialog === 'cards' && (
+        <Suspense fallback={null}>
+          <CardsDialog set={set} log={log} onClose={() => setDialog(null)} />
+        </Suspense>
+      )}
       <LayoutDialog open={dialog === 'layout'} onClose={() => setDialog(null)} />
       <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
     </div>

@@ -127,6 +127,10 @@ export function chairSetOf({
         brief.note,
       ].filter((words): words is string => Boolean(words));
     }),
+    howOf: perZone((zone) => {
+      const { technique, rootMethod, endsMethod } = brief.zones[zone];
+      return { technique, rootMethod, endsMethod };
+    }),
     startedAtMs: set.startedAtMs,
     installedAtMs: set.installedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,

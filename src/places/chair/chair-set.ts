@@ -4,6 +4,7 @@ import type { Clock } from '@/core/formats/display';
 import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
+import type { EndsMethodId, RootMethodId } from '@/core/coefficients/root-and-ends';
 import type { FinishPlan } from '@/core/run/finish';
 import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import type { Winding } from '@/core/parting/winding';
@@ -43,6 +44,12 @@ export interface ChairSet {
   readonly technique: TechniqueId;
   /** What to do with a section, by its zone. */
   readonly setupLines: PerZone<readonly string[]>;
+  /** How each zone is set: what its cards are about. */
+  readonly howOf: PerZone<{
+    readonly technique: TechniqueId;
+    readonly rootMethod: RootMethodId;
+    readonly endsMethod: EndsMethodId;
+  }>;
   readonly startedAtMs: number;
   /** When it was all in, as far as the server knew; its day is laid out from there. */
   readonly installedAtMs: number | null;
@@ -100,7 +107,7 @@ export interface ChairSet {
 }
 
 /** What opens over the chair, whatever its view. */
-export type OpenDialog = 'note' | 'keys' | 'prep' | 'layout' | 'hands' | 'more';
+export type OpenDialog = 'note' | 'keys' | 'prep' | 'layout' | 'hands' | 'more' | 'cards';
 
 /** What both views of the chair are given. */
 export interface ChairViewProps {

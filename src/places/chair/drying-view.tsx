@@ -87,6 +87,7 @@ export function DryingView(props: ChairViewProps) {
           } as const,
         ]
       : []),
+    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
     { label: 'Note', key: 'n', run: () => onDialog('note') },
     { label: 'Keys', key: '?', run: () => onDialog('keys') },
   ];
@@ -95,6 +96,7 @@ export function DryingView(props: ChairViewProps) {
       if (key === 'd') setOpen('check');
       else if (key === 'h') setOpen('dry');
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
+      else if (key === 'c') onDialog('cards');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },

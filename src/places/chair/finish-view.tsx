@@ -124,6 +124,7 @@ function Tally({
       hint: 'mixed strands, a loose root, damp inside',
       run: () => setFaultAt(next?.number ?? 1),
     },
+    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
     { label: 'Note', key: 'n', run: () => onDialog('note') },
     { label: 'Keys', key: '?', run: () => onDialog('keys') },
   ];
@@ -132,6 +133,7 @@ function Tally({
       if (key === ' ') mark(next ? [next.number] : []);
       else if (key === 'Backspace') undo();
       else if (key === 's') setSeveral(next?.number ?? 1);
+      else if (key === 'c') onDialog('cards');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },

@@ -8,6 +8,7 @@ export const CHAIR_KEYS = [
   { key: 'h', shown: 'H', does: 'how it dries: begin, stop, what would make it dry by a time' },
   { key: 's', shown: 'S', does: 'several sections at once' },
   { key: 'b', shown: 'B', does: 'what comes before the set' },
+  { key: 'c', shown: 'C', does: 'how it is done, with drawings' },
   { key: 'n', shown: 'N', does: 'note' },
   { key: '?', shown: '?', does: 'show the keys' },
 ] as const;

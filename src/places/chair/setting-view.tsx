@@ -86,6 +86,7 @@ export function SettingView(props: ChairViewProps) {
         ]
       : []),
     { label: 'Two at this head', hint: 'who works at this device, and where', run: () => onDialog('hands') },
+    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
     { label: 'Note', key: 'n', run: () => onDialog('note') },
     { label: 'Keys', key: '?', run: () => onDialog('keys') },
   ];
@@ -97,6 +98,7 @@ export function SettingView(props: ChairViewProps) {
       else if (key === 'p') pause();
       else if (key === 's') markSeveral();
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
+      else if (key === 'c') onDialog('cards');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },

@@ -189,6 +189,7 @@ export function PlanDesk(props: PlanDeskProps) {
           plan={plan}
           fullestBundle={answer?.view.fullestBundle ?? null}
           products={props.products}
+          skin={props.head.skinTone}
           allergies={props.head.allergies}
           tools={props.tools}
           dryers={props.dryers}

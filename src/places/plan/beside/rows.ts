@@ -51,6 +51,7 @@ function choicesOf({ content, answer }: ComparedDraft, context: RowContext) {
       plan: answer?.view.plan ?? null,
       fullestBundle: answer?.view.fullestBundle ?? null,
       products: context.products,
+      skin: '',
       allergies: '',
       tools: context.tools,
       dryers: [],

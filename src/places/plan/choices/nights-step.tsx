@@ -10,6 +10,7 @@ import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { NightsAhead } from './nights-ahead';
 import { optionsOf } from './options-of';
+import { HowDone } from './how-done';
 import type { PlanStep } from './plan-step';
 import styles from './drying-steps.module.css';
 
@@ -17,7 +18,7 @@ import styles from './drying-steps.module.css';
 const MOST_OF_NOTE = 40;
 
 /** How it is taken down, what goes on then, and what is done with it at night. */
-export const nightsStep: PlanStep = ({ brief, technique, plan, units, changeBrief }) => {
+export const nightsStep: PlanStep = ({ brief, technique, plan, units, changeBrief, skin }) => {
   const wear = brief.wear ?? {};
   const night = wear.night ?? 'gather-and-bonnet';
   const pieces = wear.separations ?? 2;
@@ -41,6 +42,10 @@ export const nightsStep: PlanStep = ({ brief, technique, plan, units, changeBrie
           value={wear.hands ?? 'oiled'}
           options={optionsOf(TAKEDOWN_HANDS_IDS, takedownHands)}
           onChange={(value) => change({ hands: value as TakedownHandsId })}
+        />
+        <HowDone
+          of={[{ finish: 'takedown' }, { finish: 'separating' }, { finish: 'fluffing' }, { finish: 'night' }]}
+          skin={skin}
         />
         <fieldset className={styles.checks}>
           <legend>On afterwards</legend>

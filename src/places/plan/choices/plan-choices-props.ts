@@ -11,6 +11,8 @@ export interface PlanChoicesProps {
   readonly plan: PlanFile | null;
   /** The section that fills its tool most. */
   readonly fullestBundle: HairInSet | null;
+  /** Of the head, by id: drawings of hands and scalps take it. */
+  readonly skin: string;
   /** What the head's card says to mind. */
   readonly allergies: string;
   readonly products: readonly ShelfProduct[];

@@ -29,6 +29,7 @@ import { DryingSteps } from './drying-steps';
 import { DryingWaysHere } from './drying-ways-here';
 import { sizeWords } from './alternate-size';
 import { optionsOf as options } from './options-of';
+import { HowDone } from './how-done';
 import { PrepSteps } from './prep-steps';
 import type { PlanStep } from './plan-step';
 import { USUAL_SLEEP } from '../usual-plan';
@@ -42,22 +43,25 @@ import { ToolChoice } from './tool-choice';
 
 const Layers = dynamic(() => import('./layers').then((module) => module.Layers));
 
-const look: PlanStep = ({ brief, set, technique, tools, changeBrief }) => ({
+const look: PlanStep = ({ brief, set, technique, tools, skin, changeBrief }) => ({
   id: 'look',
   title: 'Look',
   answer: technique.label,
   note: technique.styleName.toLowerCase() === technique.label.toLowerCase() ? undefined : technique.styleName,
   body: (
-    <ChoiceList
-      legend="Technique"
-      value={set.technique}
-      choices={TECHNIQUE_IDS.map((id) => {
-        const { label, summary } = techniqueOf(id);
-        // Thirteen summaries at once are a wall: only the chosen one explains itself.
-        return { value: id, label, hint: id === set.technique ? summary : null };
-      })}
-      onChange={(id) => changeBrief(withTechnique(brief, id, tools))}
-    />
+    <>
+      <ChoiceList
+        legend="Technique"
+        value={set.technique}
+        choices={TECHNIQUE_IDS.map((id) => {
+          const { label, summary } = techniqueOf(id);
+          // Thirteen summaries at once are a wall: only the chosen one explains itself.
+          return { value: id, label, hint: id === set.technique ? summary : null };
+        })}
+        onChange={(id) => changeBrief(withTechnique(brief, id, tools))}
+      />
+      <HowDone of={[{ technique: set.technique }]} skin={skin} />
+    </>
   ),
 });
 
@@ -200,7 +204,7 @@ const tool: PlanStep = ({ set, tools, plan, fullestBundle, units, changeSet }) =
   };
 };
 
-const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
+const rootsAndEnds: PlanStep = ({ set, technique, skin, changeSet }) => {
   const root = set.rootMethod ?? technique.rootMethods[0];
   const ends = set.endsMethod ?? technique.endsMethods[0];
   const phrase = `${rootMethods[root].phrase}, ${endsMethods[ends].phrase}`;
@@ -222,6 +226,7 @@ const rootsAndEnds: PlanStep = ({ set, technique, changeSet }) => {
           options={options(technique.endsMethods, endsMethods)}
           onChange={(value) => changeSet({ endsMethod: value as EndsMethodId })}
         />
+        <HowDone of={[{ root }, { ends }]} skin={skin} />
         {set.technique === 'bantu-knot' && (
           <>
             <SelectField
