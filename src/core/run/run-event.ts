@@ -50,7 +50,7 @@ export interface RunEvent {
   readonly toMs: number | null;
   /**
    * Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun`; what went
-   * wrong, of a `fault`; what was on the hands, of a `taken-down`.
+   * wrong, of a `fault`; what was on the hands, of a `taken-down`; which quarter was `misted`, where not all that waits.
    */
   readonly step: string | null;
   /** First measurements; of a `measured` only. */

@@ -51,7 +51,8 @@ export interface RunState {
   readonly pauses: readonly Pause[];
   readonly isPaused: boolean;
   readonly pausedSinceMs: number | null;
-  readonly lastMistAtMs: number | null;
+  /** When hair that waits was misted, and which quarter; all of it where none is named. */
+  readonly mists: readonly { readonly quadrant: string | null; readonly atMs: number }[];
   readonly checks: readonly FeltCheck[];
   /** Steps before the set that were begun, done or left out, by name. */
   readonly prep: ReadonlyMap<string, PrepDone>;
@@ -145,7 +146,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
   const faults: RunEvent[] = [];
   let fluffedAtMs: number | null = null;
   let measured: Measured | null = null;
-  let lastMistAtMs: number | null = null;
+  const mists: { quadrant: string | null; atMs: number }[] = [];
   let saidInstalledAtMs: number | null = null;
   let driedAtMs: number | null = null;
   let takenDownAtMs: number | null = null;
@@ -165,7 +166,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     } else if (kind === 'paused') {
       if (pauses.at(-1)?.untilMs !== null) pauses.push({ fromMs: atMs, untilMs: null });
     } else if (kind === 'resumed') resume(atMs);
-    else if (kind === 'misted') lastMistAtMs = Math.max(lastMistAtMs ?? 0, atMs);
+    else if (kind === 'misted') mists.push({ quadrant: step, atMs });
     else if (kind === 'felt' && sectionNumber !== null && level && feel)
       checks.push({ id, sectionNumber, level, feel, atMs });
     else if (kind === 'installed') saidInstalledAtMs = atMs;
@@ -194,7 +195,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     pauses,
     isPaused: pausedSinceMs !== null,
     pausedSinceMs,
-    lastMistAtMs,
+    mists,
     checks,
     prep,
     drying: dryingSpans(standing),

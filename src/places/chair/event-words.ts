@@ -1,3 +1,4 @@
+import { QUADRANT_LABEL, QUADRANTS } from '@/core/parting/quadrant';
 import { dryingMethods } from '@/core/drying-methods';
 import { isDryingMethod } from '@/core/run/dry-log';
 import { faults, isFault } from '@/core/run/faults';
@@ -11,7 +12,10 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   'section-undone': ({ sectionNumber }) => `Section ${sectionNumber} not done after all`,
   paused: () => 'Paused',
   resumed: () => 'Went on',
-  misted: () => 'Misted',
+  misted: ({ step }) => {
+    const quadrant = QUADRANTS.find((id) => id === step);
+    return quadrant ? `Misted the ${QUADRANT_LABEL[quadrant]}` : 'Misted';
+  },
   felt: ({ sectionNumber, level, feel }) => `Felt section ${sectionNumber}, ${level}: ${feel}`,
   installed: () => 'Set finished',
   dried: () => 'Dry all over',

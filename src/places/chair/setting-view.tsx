@@ -4,9 +4,10 @@ import type { Units } from '@/core/formats/display';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
-import { QUADRANT_LABEL, QUADRANTS, type Quadrant } from '@/core/parting/quadrant';
+import { QUADRANT_LABEL, QUADRANTS } from '@/core/parting/quadrant';
 import { lastDone, nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
 import { orderOfShare } from '@/core/run/share';
+import { waitingHair, type WaitingHair } from '@/core/run/wetness';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
@@ -29,10 +30,10 @@ import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
 
 /** Which quarters still wait, when not all do. */
-const waitingWords = (quadrants: readonly Quadrant[]) =>
-  quadrants.length === QUADRANTS.length
+const waitingWords = (waiting: readonly WaitingHair[]) =>
+  waiting.length === QUADRANTS.length
     ? ''
-    : `: ${quadrants.map((quadrant) => QUADRANT_LABEL[quadrant]).join(', ')}`;
+    : `: ${waiting.map(({ quadrant }) => QUADRANT_LABEL[quadrant]).join(', ')}`;
 
 /** Where a section lies, as one says it: "back, client’s left". */
 const whereOf = ({ zone, side }: DrawnSection) =>
@@ -64,12 +65,33 @@ export function SettingView(props: ChairViewProps) {
   const next = order.slice(order.indexOf(inHand ?? 0) + 1).find((number) => !state.doneAtMs.has(number));
   const then = drawn.find(({ number }) => number === next);
 
+  const remist = view.plan.drying.remistEveryMin;
+  const waiting =
+    remist === null
+      ? []
+      : waitingHair(
+          state,
+          view.quadrants,
+          order,
+          (number) => pace.pace * view.sectionMin[number - 1]!,
+          remist,
+          sinceMs,
+          nowMs,
+        );
+  const due = waiting.filter(({ dueMs }) => dueMs < nowMs);
+  const dryingOut = new Set(due.flatMap(({ numbers }) => numbers));
+
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
   };
   const undo = () => {
     const last = lastDone(state, log.ownHand);
     if (last !== null) record('section-undone', undoneOf(state, last));
+  };
+  /** What wants it, or all that waits where nothing does yet. */
+  const mist = () => {
+    if (due.length === 0 || due.length === QUADRANTS.length) record('misted');
+    else for (const { quadrant } of due) record('misted', { step: quadrant });
   };
   const pause = () => record(state.isPaused ? 'resumed' : 'paused');
   const markSeveral = () => setSeveral(inHand ?? set.sectionCount);
@@ -94,7 +116,7 @@ export function SettingView(props: ChairViewProps) {
     (key) => {
       if (key === ' ') markDone();
       else if (key === 'Backspace') undo();
-      else if (key === 'm') record('misted');
+      else if (key === 'm') mist();
       else if (key === 'p') pause();
       else if (key === 's') markSeveral();
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
@@ -110,25 +132,18 @@ export function SettingView(props: ChairViewProps) {
       ? { kind: 'done', hand: marks.get(state.handOf.get(number) ?? '') }
       : number === inHand
         ? { kind: 'in-hand' }
-        : { kind: 'plain' };
+        : { kind: dryingOut.has(number) ? 'drying-out' : 'plain' };
   const section = drawn.find((candidate) => candidate.number === inHand);
   const line = inHand === null ? undefined : set.sectionLines[inHand];
   const leftOfSize = drawn.filter(
     ({ number }) => !state.doneAtMs.has(number) && set.sectionLines[number]?.toolMm === line?.toolMm,
   ).length;
-  const remist = view.plan.drying.remistEveryMin;
-  const mistDueMs = remist === null ? null : (state.lastMistAtMs ?? sinceMs) + remist * MINUTE_MS;
-  const waiting = QUADRANTS.filter((quadrant) =>
-    view.quadrants.some((place, i) => place === quadrant && !state.doneAtMs.has(i + 1) && i + 1 !== inHand),
-  );
-  const needsMist = waiting.length > 0 && mistDueMs !== null && mistDueMs < pace.finishAtMs.p90;
-
   const running = runningStep(state);
   const step = running && set.prep.find((one) => one.step === running.step);
   const isStepUp =
     step !== null && step !== undefined && nowMs - running!.begunAtMs >= step.minutes * MINUTE_MS;
-  const isMistDue = needsMist && mistDueMs < nowMs && !state.isPaused && !running;
-  useTone(isStepUp ? `step ${step.step}` : isMistDue ? `mist ${mistDueMs}` : null, hasTone);
+  const isMistDue = due.length > 0 && !state.isPaused && !running;
+  useTone(isStepUp ? `step ${step.step}` : isMistDue ? `mist ${due[0]!.dueMs}` : null, hasTone);
 
   return (
     <div className={styles.setting}>
@@ -174,13 +189,13 @@ export function SettingView(props: ChairViewProps) {
             stands still.
           </p>
         ) : (
-          needsMist &&
+          waiting.length > 0 &&
           !running && (
-            <p className={styles.cue} data-late={mistDueMs < nowMs}>
+            <p className={styles.cue} data-late={due.length > 0}>
               <b>
-                {mistDueMs < nowMs
-                  ? `Mist the hair that waits now${waitingWords(waiting)}.`
-                  : `Mist the hair that waits before ${formatClock(mistDueMs, clock)}${waitingWords(waiting)}.`}
+                {due.length > 0
+                  ? `Mist the hair that waits now${waitingWords(due)}.`
+                  : `Mist the hair that waits before ${formatClock(waiting[0]!.dueMs, clock)}${waitingWords(waiting)}.`}
               </b>{' '}
               After that it is drier than it should be set.
             </p>
@@ -223,7 +238,7 @@ export function SettingView(props: ChairViewProps) {
           <button type="button" onClick={undo} disabled={doneCount === 0}>
             Undo <kbd>⌫</kbd>
           </button>
-          <button type="button" onClick={() => record('misted')}>
+          <button type="button" onClick={mist}>
             Misted <kbd>M</kbd>
           </button>
           <button type="button" onClick={pause} aria-pressed={state.isPaused}>

@@ -109,6 +109,9 @@ export function CrownMap(props: CrownMapProps) {
             </pattern>
           );
         })}
+        <pattern id={`${id}dryingOut`} width="9" height="9" patternUnits="userSpaceOnUse">
+          <path d="M-1 10L10 -1M-1 1L1 -1M8 10L10 8" className={styles.dryingOut} />
+        </pattern>
         <pattern id={`${id}done`} width="5" height="5" patternUnits="userSpaceOnUse">
           <circle cx="2.500" cy="2.500" r="0.550" className={styles.doneDot} />
         </pattern>
@@ -171,6 +174,7 @@ export function CrownMap(props: CrownMapProps) {
             >
               <path d={section.path} className={styles.fill} />
               {state.kind === 'done' && <path d={section.path} fill={`url(#${id}done)`} />}
+              {state.kind === 'drying-out' && <path d={section.path} fill={`url(#${id}dryingOut)`} />}
               {state.kind === 'drying' && (
                 <path d={section.path} fill={`url(#${id}wet${wetStep(state.chanceDry)})`} />
               )}

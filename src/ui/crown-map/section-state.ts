@@ -5,6 +5,8 @@ import type { HandMark } from './hand-marks';
 export type SectionState =
   | { readonly kind: 'plain' }
   | { readonly kind: 'in-hand' }
+  /** Clipped away, and drier than it should be set. */
+  | { readonly kind: 'drying-out' }
   /** `hand` where more than one pair of hands is at the head. */
   | { readonly kind: 'done'; readonly hand?: HandMark | undefined }
   | { readonly kind: 'drying'; readonly chanceDry: number }
@@ -22,6 +24,8 @@ export function stateWords(state: SectionState): string {
   switch (state.kind) {
     case 'plain':
       return 'not started';
+    case 'drying-out':
+      return 'waits and dries out: mist it';
     case 'in-hand':
       return 'in hand';
     case 'done':
