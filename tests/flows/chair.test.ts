@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, choose, openStep, press, see, seeGone, textOf } from '../support/hands';
+import { arrive, choose, fill, openStep, press, see, seeGone, textOf } from '../support/hands';
 import { letHoursPass } from '../support/clock';
 import { setScene } from '../support/scene';
 
@@ -97,6 +97,36 @@ describe('what the hands need at the chair', () => {
     await dialogGone();
   });
 
+  it('counts what goes on, and says in time that the rest will not reach', async () => {
+    await scene.page.keyboard.press('w');
+    await see(scene.page, 'nothing weighed or counted yet');
+    const more = await scene.page.$eval('[role="dialog"] li:last-child button', (button) =>
+      button.getAttribute('aria-label'),
+    );
+    await press(scene.page, more!);
+    await see(scene.page, 'used by counting');
+    await press(scene.page, more!.replace(/:.*/, ': take the last one back'));
+    await seeGone(scene.page, 'used by counting');
+    // Weighed before and after: the tub lost nearly all there was of it.
+    const name = more!.replace(/:.*/, '');
+    for (const grams of ['3000', '200']) {
+      await fill(scene.page, 'On the scale, g', grams);
+      await press(scene.page, `${name}: weighed`);
+    }
+    await see(scene.page, `${name} will not reach`);
+    await press(scene.page, 'Close');
+    await dialogGone();
+    expect(await textOf(scene.page, 'section[aria-label="Now"]')).toContain(`${name} will not reach`);
+    const { rows } = await scene.database.client.execute(
+      "select kind, amount from set_events where kind in ('tub-weighed', 'dispensed') order by sequence",
+    );
+    expect(rows.map(({ kind, amount }) => [kind, amount])).toEqual([
+      ['dispensed', 1],
+      ['tub-weighed', 3000],
+      ['tub-weighed', 200],
+    ]);
+  });
+
   it('a foot switch or a clicker counts as the hand does', async () => {
     for (const key of ['Enter', 'PageDown', 'ArrowRight'] as const) {
       const before = await doneCount();
@@ -167,10 +197,12 @@ describe('what the hands need at the chair', () => {
     await scene.page.reload({ waitUntil: 'networkidle2' });
     expect(await mapIsLeft()).toBe(false);
     await see(scene.page, 'Mist the hair that waits now');
+    await scene.page.waitForSelector('[data-state="drying-out"][aria-label*="dries out: mist it"]');
     const tones = () => scene.page.evaluate(() => (window as unknown as { tones: number }).tones);
     expect(await tones()).toBe(1);
     await scene.page.keyboard.press('m');
     await seeGone(scene.page, 'Mist the hair that waits now');
+    expect(await scene.page.$('[data-state="drying-out"]')).toBeNull();
     expect(await tones()).toBe(1);
   });
 

@@ -28,6 +28,8 @@ export const RUN_EVENT_KINDS = [
   'fluffed',
   'fault',
   'measured',
+  'tub-weighed',
+  'dispensed',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -55,6 +57,8 @@ export interface RunEvent {
   readonly step: string | null;
   /** First measurements; of a `measured` only. */
   readonly measured: Measured | null;
+  /** Grams on the scale, of a `tub-weighed`; hand units, of a `dispensed`. Their `step` is the place of the layer. */
+  readonly amount: number | null;
   /** How long a `dry-begun` is to last from then on; null until something else is begun. */
   readonly minutes: number | null;
   /** Who tapped, by the name that the device goes by; null where it goes by none. */
@@ -67,7 +71,17 @@ export interface RunEvent {
 export type RunEventDetail = Partial<
   Pick<
     RunEvent,
-    'sectionNumber' | 'note' | 'level' | 'feel' | 'of' | 'toMs' | 'step' | 'minutes' | 'by' | 'measured'
+    | 'sectionNumber'
+    | 'note'
+    | 'level'
+    | 'feel'
+    | 'of'
+    | 'toMs'
+    | 'step'
+    | 'minutes'
+    | 'by'
+    | 'measured'
+    | 'amount'
   >
 >;
 
@@ -88,6 +102,8 @@ const OF_EVENTS: readonly RunEventKind[] = ['taken-back', 'moved'];
 
 /** Longest that a way of drying is begun for: four days, min. */
 const LONGEST_MIN = 96 * 60;
+/** No tub weighs more, g. */
+const MOST_AMOUNT = 20_000;
 /** Letters in the name that a device goes by. */
 export const MOST_NAME_LETTERS = 24;
 
@@ -103,12 +119,21 @@ const fields = {
   toMs: timeMs.nullable().default(null),
   step: z.string().min(1).max(40).nullable().default(null),
   minutes: z.number().min(1).max(LONGEST_MIN).nullable().default(null),
+  amount: z.number().min(0).max(MOST_AMOUNT).nullable().default(null),
   measured: measured.nullable().default(null),
   by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
 /** Kinds that are about one step before the set. */
-const OF_A_STEP: readonly RunEventKind[] = ['step-begun', 'step-done', 'step-skipped', 'dry-begun', 'fault'];
+const OF_A_STEP: readonly RunEventKind[] = [
+  'step-begun',
+  'step-done',
+  'step-skipped',
+  'dry-begun',
+  'fault',
+  'tub-weighed',
+  'dispensed',
+];
 
 /** Every kind brings what it is about. */
 function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.RefinementCtx) {
@@ -120,6 +145,8 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('feel', 'where and what was felt is missing');
   if (OF_A_STEP.includes(event.kind) && event.step === null) missing('step', 'which step it was is missing');
   if (OF_EVENTS.includes(event.kind) && event.of === null) missing('of', 'what it corrects is missing');
+  if ((event.kind === 'tub-weighed' || event.kind === 'dispensed') && event.amount === null)
+    missing('amount', 'how much it was is missing');
   if (event.kind === 'measured' && event.measured === null)
     missing('measured', 'what was measured is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
@@ -156,6 +183,7 @@ export const runEvent = (
   step: null,
   minutes: null,
   measured: null,
+  amount: null,
   by: null,
   device: null,
   ...detail,

@@ -16,6 +16,7 @@ import { LayoutDialog } from './layout-dialog';
 import { DryingView } from './drying-view';
 import { FinishView } from './finish-view';
 import { NoteDialog, KeysDialog } from './chair-dialogs';
+import { ProductDialog } from './product-dialog';
 import { PrepDialog } from './prep-dialog';
 import { RefusedTaps } from './refused-taps';
 import { SettingView } from './setting-view';
@@ -111,6 +112,7 @@ export function ChairDesk(props: ChairDeskProps) {
         onClose={() => setDialog(null)}
       />
       <HandsDialog log={log} open={dialog === 'hands'} onClose={() => setDialog(null)} />
+      {dialog === 'product' && <ProductDialog set={set} log={log} onClose={() => setDialog(null)} />}
       {dialog === 'cards' && (
         <Suspense fallback={null}>
           <CardsDialog set={set} log={log} onClose={() => setDialog(null)} />

@@ -138,11 +138,18 @@ export function chairSetOf({
     prep: prepOf(brief, view),
     layers: brief.set.layers.map((layer, i): ChairLayer => {
       const product = products.find(({ id }) => id === set.layerProductIds[i]);
-      const kind = productRoles[layer.role].label;
+      const kept = productRoles[layer.role];
+      const kind = kept.label;
       return {
         role: layer.role,
         name: product?.name ?? kind,
         what: product ? kind.toLowerCase() : '',
+        unit: kept.handUnit,
+        // The shelf has counted the dose of this set as used when it was begun.
+        atStartG:
+          product === undefined || product.leftG === null
+            ? null
+            : Math.max(0, product.leftG - product.usedSinceG) + (view.plan.doses[i]?.grams ?? 0),
         isMixedIn: layer.inHand ?? false,
       };
     }),

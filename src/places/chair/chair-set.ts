@@ -9,7 +9,7 @@ import type { FinishPlan } from '@/core/run/finish';
 import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import type { Winding } from '@/core/parting/winding';
 import type { RoleId } from '@/core/products';
-import type { WeighedUnits } from '@/core/products/hand-units';
+import type { HandUnitId, WeighedUnits } from '@/core/products/hand-units';
 import type { TechniqueId } from '@/core/techniques';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
 import type { useRunLog } from './use-run-log';
@@ -31,6 +31,10 @@ export interface ChairLayer {
   readonly name: string;
   /** What kind of product it is, where the name does not say. */
   readonly what: string;
+  /** What hands measure it with. */
+  readonly unit: HandUnitId;
+  /** What there was of it when the set was begun, g; null where nobody knows. */
+  readonly atStartG: number | null;
   /** Mixed in the hand with the layer before. */
   readonly isMixedIn: boolean;
 }
@@ -107,7 +111,7 @@ export interface ChairSet {
 }
 
 /** What opens over the chair, whatever its view. */
-export type OpenDialog = 'note' | 'keys' | 'prep' | 'layout' | 'hands' | 'more' | 'cards';
+export type OpenDialog = 'note' | 'keys' | 'prep' | 'layout' | 'hands' | 'more' | 'cards' | 'product';
 
 /** What both views of the chair are given. */
 export interface ChairViewProps {

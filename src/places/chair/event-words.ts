@@ -34,6 +34,8 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   fluffed: () => 'Roots fluffed',
   fault: ({ sectionNumber, step }) =>
     `Section ${sectionNumber}: ${isFault(step) ? faults[step].label.toLowerCase() : 'something was wrong'}`,
+  'tub-weighed': ({ step, amount }) => `Product ${Number(step) + 1} weighed: ${Math.round(amount ?? 0)} g`,
+  dispensed: ({ step, amount }) => `Product ${Number(step) + 1}: ${amount} more`,
   measured: () => 'Measured for the first time',
 };
 

@@ -9,6 +9,7 @@ export const CHAIR_KEYS = [
   { key: 's', shown: 'S', does: 'several sections at once' },
   { key: 'b', shown: 'B', does: 'what comes before the set' },
   { key: 'c', shown: 'C', does: 'how it is done, with drawings' },
+  { key: 'w', shown: 'W', does: 'product used: counted or weighed' },
   { key: 'n', shown: 'N', does: 'note' },
   { key: '?', shown: '?', does: 'show the keys' },
 ] as const;

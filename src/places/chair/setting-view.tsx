@@ -24,6 +24,8 @@ import { MoreDialog, type ChairAction } from './more-dialog';
 import { useTone } from './tone';
 import { useChairSettings } from './chair-settings';
 import { SeveralDialog } from './several-dialog';
+import { shortWords } from './short-words';
+import { usesOf } from './uses-of';
 import { WindingArrow } from './winding-arrow';
 import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
@@ -81,6 +83,11 @@ export function SettingView(props: ChairViewProps) {
   const due = waiting.filter(({ dueMs }) => dueMs < nowMs);
   const dryingOut = new Set(due.flatMap(({ numbers }) => numbers));
 
+  const uses = usesOf(set, state);
+  const short = set.layers
+    .map((layer, i) => shortWords(layer, uses[i]!, set, units))
+    .find((words) => words !== null);
+
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
   };
@@ -108,6 +115,16 @@ export function SettingView(props: ChairViewProps) {
         ]
       : []),
     { label: 'Two at this head', hint: 'who works at this device, and where', run: () => onDialog('hands') },
+    ...(set.layers.length > 0
+      ? [
+          {
+            label: 'Product used',
+            hint: 'pumps counted, or the tub weighed',
+            key: 'w',
+            run: () => onDialog('product'),
+          } as const,
+        ]
+      : []),
     { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
     { label: 'Note', key: 'n', run: () => onDialog('note') },
     { label: 'Keys', key: '?', run: () => onDialog('keys') },
@@ -121,6 +138,7 @@ export function SettingView(props: ChairViewProps) {
       else if (key === 's') markSeveral();
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
       else if (key === 'c') onDialog('cards');
+      else if (key === 'w' && set.layers.length > 0) onDialog('product');
       else if (key === 'n') onDialog('note');
       else if (key === '?') onDialog('keys');
     },
@@ -200,6 +218,11 @@ export function SettingView(props: ChairViewProps) {
               After that it is drier than it should be set.
             </p>
           )
+        )}
+        {short && (
+          <p className={styles.cue} data-late="true">
+            <b>{short.what}</b> {short.todo}
+          </p>
         )}
         <ChairCautions texts={set.cautions.setting} allergies={set.allergies} />
         <dl className={styles.figures}>

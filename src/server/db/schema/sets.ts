@@ -98,6 +98,8 @@ export const setEvents = sqliteTable(
     step: text('step'),
     /** How long a way of drying is to last. */
     minutes: real('minutes'),
+    /** Grams on the scale, or hand units of a product. */
+    amount: real('amount'),
     /** First measurements. */
     measured: json<Measured>('measured'),
     /** The name that its device goes by; null where it goes by none. */
