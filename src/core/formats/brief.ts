@@ -3,6 +3,7 @@ import {
   HEAD_RANGES,
   LAYER_RANGES,
   ROOM_RANGES,
+  MOST_DRYING_STEPS,
   SET_RANGES,
   TOOL_RANGES,
   USUAL_HEAD,
@@ -198,9 +199,6 @@ export const wearInput = z.strictObject({
     .default([])
     .describe('on once it is taken down; no layer that has to dry'),
 });
-
-/** Steps of drying in a brief: a plan has a few, a set that is run has as many as were begun. */
-export const MOST_DRYING_STEPS = 24;
 
 /** One step of drying; it lasts as long as it says. */
 export const dryingInput = z.strictObject({

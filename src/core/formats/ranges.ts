@@ -74,3 +74,6 @@ export const SET_RANGES = {
 
 /** Days after the takedown on which wear can be entered. */
 export const WEAR_DAYS = { low: 0, high: 90 } as const satisfies Range;
+
+/** Steps of drying in a brief: a plan has a few, a set that is run has as many as were begun. */
+export const MOST_DRYING_STEPS = 24;

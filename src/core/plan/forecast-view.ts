@@ -1,6 +1,7 @@
 import type { Level } from '../drying/nodes';
 import { LEVELS } from '../drying/nodes';
-import { onOtherCourse, type RateBelief, type TimesByRate } from '../drying/rate-belief';
+import type { RateBelief, TimesByRate } from '../drying/rate-belief';
+import { beliefOnCourse } from './on-course';
 import type { PlanFile } from '../formats/plan-file';
 import { perZone, type PerZone } from '../hair/zone';
 import type { Quadrant } from '../parting/quadrant';
@@ -77,18 +78,6 @@ interface Believed {
 
 /** What is forecast of the drying of a head. */
 export type DryTimes = ForecastView['dryTimes'];
-
-/** A belief about the times of one course of drying, about those of another. */
-export const beliefOnCourse = (
-  belief: RateBelief,
-  before: Pick<DryTimes, 'zones'>,
-  after: Pick<DryTimes, 'zones'>,
-): RateBelief =>
-  onOtherCourse(
-    belief,
-    (zone, level) => before.zones[zone][level],
-    (zone, level) => after.zones[zone][level],
-  );
 
 /**
  * A view that starts from the belief a set was begun with, where that was kept. A belief bends the times of the model

@@ -1,5 +1,5 @@
-import { MOST_DRYING_STEPS, type BriefInput } from '../formats/brief';
-import { SET_RANGES } from '../formats/ranges';
+import type { BriefInput } from '../formats/brief';
+import { MOST_DRYING_STEPS, SET_RANGES } from '../formats/ranges';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '../drying-methods';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import type { RunEvent } from './run-event';

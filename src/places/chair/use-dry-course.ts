@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RateBelief } from '@/core/drying/rate-belief';
-import { beliefOnCourse, type DryTimes, type ForecastView } from '@/core/plan/forecast-view';
+import { beliefOnCourse } from '@/core/plan/on-course';
+import type { DryTimes, ForecastView } from '@/core/plan/forecast-view';
 import type { MachineBy } from '@/core/plan/make-dry-by';
 import {
   asDried,
