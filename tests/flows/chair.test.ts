@@ -38,6 +38,8 @@ describe('what the hands need at the chair', () => {
     const panel = () => textOf(scene.page, 'section[aria-label="Now"]');
     expect(await panel()).toMatch(/\d+ mm rod[\s\S]*wound [\s\S]*of this size to go in/);
     expect(await panel()).toMatch(/2\s+then, /);
+    // What matters before the first part, and no longer.
+    expect(await panel()).toContain('Rings off, nails smooth');
     const [first] = /\d+ mm rod/.exec(await panel())!;
     const sizes = new Set([first]);
     for (let i = 0; i < 4; i++) {
@@ -45,6 +47,7 @@ describe('what the hands need at the chair', () => {
       await doneIs(i + 1);
       sizes.add(/\d+ mm rod/.exec(await panel())![0]);
     }
+    expect(await panel()).not.toContain('Rings off, nails smooth');
     expect([...sizes].sort()).toEqual(['16 mm rod', '20 mm rod']);
   });
 
@@ -299,5 +302,17 @@ describe('while it dries', () => {
       /Nothing more is needed: .* sure by|from now makes it .* as it goes on now it is/,
     );
     await press(scene.page, 'Close');
+  });
+
+  it('every drying head stands on one screen, what wants hands next first', async () => {
+    await scene.page.goto(`${scene.origin}/chair`, { waitUntil: 'networkidle2' });
+    const lines = await scene.page.$$eval('ol li a', (all) =>
+      all.map((line) => (line as HTMLElement).innerText),
+    );
+    expect(lines.length).toBeGreaterThan(1);
+    for (const line of lines)
+      expect(line).toMatch(/sure it is dry[\s\S]*(Feel \d|Begin at|time is up|not begun)/);
+    const due = await scene.page.$$eval('ol li', (all) => all.map((line) => line.dataset.due));
+    expect(due).toEqual([...due].sort().reverse());
   });
 });

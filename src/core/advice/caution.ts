@@ -49,11 +49,15 @@ export type Severity = 'note' | 'warn' | 'stop';
 export const CAUTION_PHASES = ['plan', 'setting', 'drying', 'wear'] as const;
 export type CautionPhase = (typeof CAUTION_PHASES)[number];
 
+/** When at the chair it matters: before the first part, or at sections by the hairline; left out where always. */
+export type CautionMoment = 'first' | 'hairline';
+
 /** One caution: when it is due, where it shows, what it says and who to turn to. */
 export interface Caution {
   readonly code: string;
   readonly severity: Severity;
   readonly shows: readonly CautionPhase[];
+  readonly moment?: CautionMoment;
   readonly when: (context: CautionContext) => boolean;
   readonly text: (context: CautionContext) => string;
   /** Who knows better than this program. */

@@ -1,4 +1,4 @@
-import type { Caution, CautionContext, CautionPhase, Severity } from './caution';
+import type { Caution, CautionContext, CautionMoment, CautionPhase, Severity } from './caution';
 import { DRYING_CAUTIONS } from './drying-cautions';
 import { LAYERING } from './layering';
 import { SCALP_AND_PEOPLE } from './scalp-and-people';
@@ -13,6 +13,10 @@ export const CAUTIONS: readonly Caution[] = [
   ...TOOL_CAUTIONS,
   ...LAYERING,
 ];
+
+/** When at the chair a caution matters, by its code; null where always. */
+export const momentOf = (code: string): CautionMoment | null =>
+  CAUTIONS.find((caution) => caution.code === code)?.moment ?? null;
 
 /** A caution that is due, in words. */
 export interface DueCaution {

@@ -34,6 +34,7 @@ export const SCALP_AND_PEOPLE: readonly Caution[] = [
     code: 'tension',
     severity: 'note',
     shows: ['plan', 'setting'],
+    moment: 'hairline',
     when: pullsAnywhere,
     text: () => 'Start roots loose at the hairline, temples and nape. Bumps, soreness or a headache: undo that section at once.',
   },
@@ -94,9 +95,19 @@ export const SCALP_AND_PEOPLE: readonly Caution[] = [
     turnTo: 'a doctor, at any swelling or rash',
   },
   {
+    code: 'nails-and-rings',
+    severity: 'note',
+    shows: ['setting'],
+    moment: 'first',
+    // Nothing to plan: it is due when hands begin.
+    when: ({ daysInSet }) => daysInSet !== null,
+    text: () => 'Rings off, nails smooth: a chip or a stone catches hair and breaks it.',
+  },
+  {
     code: 'hygiene',
     severity: 'note',
     shows: ['plan', 'setting'],
+    moment: 'first',
     when: () => true,
     text: () => 'Clean and disinfect combs, clips and rods between clients as your local board requires. Local codes and licences come first; this plan replaces neither, nor medical advice.',
     turnTo: 'your licensing board',

@@ -18,6 +18,7 @@ import {
   plannedDrying,
   type DryingStretch,
 } from './dry-log';
+import { nextThing } from './next-thing';
 import { runEvent, type RunEvent } from './run-event';
 
 const T0 = Date.UTC(2027, 2, 4, 20);
@@ -155,5 +156,18 @@ describe('heads drawn for one course of drying, on another', () => {
       expect(Math.abs(whole(moved, hood, hours) - whole(hood.belief, hood, hours))).toBeLessThan(0.12);
       expect(whole(moved, hood, hours)).toBeGreaterThan(whole(air.belief, air, hours));
     }
+  });
+});
+
+describe('what a drying head wants next', () => {
+  const next = (events: readonly RunEvent[], nowH: number, feelH: number) =>
+    nextThing(NIGHT_THEN_HOOD, dryingSpans(events), at(feelH), at(nowH));
+
+  it('is whatever comes first: a hand, a machine that is planned, or one whose time is up', () => {
+    expect(next([], 2, 8)).toMatchObject({ kind: 'feel', atMs: at(8) });
+    expect(next([], 2, 12)).toMatchObject({ kind: 'begin', method: 'hood-warm', atMs: at(10) });
+    expect(next([begun(10, 'hood-warm', 30)], 10.2, 12)).toMatchObject({ kind: 'stop', atMs: at(10.5) });
+    expect(next([begun(10, 'hood-warm', 30)], 11, 12)).toMatchObject({ kind: 'feel' });
+    expect(next([begun(0, 'bonnet')], 11, 12)).toMatchObject({ kind: 'begin', atMs: at(10) });
   });
 });

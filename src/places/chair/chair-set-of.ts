@@ -1,4 +1,4 @@
-import { dueCautions } from '@/core/advice/cautions';
+import { dueCautions, momentOf } from '@/core/advice/cautions';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '@/core/drying-methods';
 import type { DryingMethod } from '@/core/drying-methods/method';
 import { prepSteps } from '@/core/coefficients/prep-steps';
@@ -17,7 +17,7 @@ import { sentence } from '@/core/words/words';
 import { DAY_MS, MINUTE_MS } from '@/core/units/time';
 import { sectionDoses } from '@/core/plan/section-dose';
 import { toolKinds } from '@/core/techniques/tool-kind';
-import type { ChairLayer, ChairPrep, ChairSet } from './chair-set';
+import type { ChairCaution, ChairLayer, ChairPrep, ChairSet } from './chair-set';
 import type { loadChair } from './queries';
 
 type LoadedChair = NonNullable<Awaited<ReturnType<typeof loadChair>>>;
@@ -28,12 +28,15 @@ function cautionsOf(
   daysInSet: number,
   view: ForecastView,
   phase: 'setting' | 'drying',
-): string[] {
+): ChairCaution[] {
   const known = new Set(view.plan.cautions.map(({ code }) => code));
   const byCalendar = dueCautions({ brief, facts: null, daysInSet }).filter(({ code }) => !known.has(code));
   return [...byCalendar, ...view.plan.cautions]
-    .filter(({ shows, code }) => shows.includes(phase) && code !== 'hygiene')
-    .map(({ text, turnTo }) => (turnTo ? `${text} Ask ${turnTo}.` : text));
+    .filter(({ shows }) => shows.includes(phase))
+    .map(({ code, text, turnTo }) => ({
+      text: turnTo ? `${text} Ask ${turnTo}.` : text,
+      moment: momentOf(code),
+    }));
 }
 
 /** The steps before the set: as they lie in its day, with the waits that follow from its start, else as planned. */

@@ -5,6 +5,7 @@ import type { Why } from '@/core/explain/why-of';
 import type { PerZone, Zone } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
 import type { EndsMethodId, RootMethodId } from '@/core/coefficients/root-and-ends';
+import type { CautionMoment } from '@/core/advice/caution';
 import type { FinishPlan } from '@/core/run/finish';
 import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import type { Winding } from '@/core/parting/winding';
@@ -39,6 +40,12 @@ export interface ChairLayer {
   readonly isMixedIn: boolean;
 }
 
+/** What to mind, and when; `moment` is null where always. */
+export interface ChairCaution {
+  readonly text: string;
+  readonly moment: CautionMoment | null;
+}
+
 /** A set as the chair needs it. */
 export interface ChairSet {
   readonly id: string;
@@ -68,7 +75,7 @@ export interface ChairSet {
   readonly handUnits: WeighedUnits;
   readonly zoneOf: Readonly<Record<number, Zone>>;
   /** What to mind while it goes in, and while it dries. */
-  readonly cautions: Readonly<Record<'setting' | 'drying', readonly string[]>>;
+  readonly cautions: Readonly<Record<'setting' | 'drying', readonly ChairCaution[]>>;
   /** What pushed the forecast of the set when it was begun. */
   readonly why: Readonly<Record<'handsOn' | 'dry', Why | null>>;
   /** The tool of each section and which way it is wound, by number. */

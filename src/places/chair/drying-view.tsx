@@ -167,7 +167,7 @@ export function DryingView(props: ChairViewProps) {
             {formatWhen(lastTelling.atMs, clock, nowMs)}.
           </p>
         )}
-        <ChairCautions texts={set.cautions.drying} allergies={set.allergies} />
+        <ChairCautions texts={set.cautions.drying.map(({ text }) => text)} allergies={set.allergies} />
         <div className={styles.buttons}>
           <button type="button" className={styles.big} onClick={() => setOpen('check')}>
             Dryness check <kbd>D</kbd>

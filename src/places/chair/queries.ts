@@ -1,21 +1,77 @@
 import 'server-only';
 import { clockOf } from '@/core/formats/display';
 import { cache } from 'react';
+import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { whyOf } from '@/core/explain/why-of';
+import { chancesAt, dryingNow } from '@/core/plan/drying-now';
+import { sectionsToFeel } from '@/core/plan/sections-to-feel';
+import { plannedDrying } from '@/core/run/dry-log';
+import { nextThing } from '@/core/run/next-thing';
+import { HOUR_MS } from '@/core/units/time';
+import type { Db } from '@/server/db/client';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { setView } from '@/server/forecast-cache';
 import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
 import { findHead } from '@/server/db/rows/heads';
 import { findSet } from '@/server/db/rows/sets';
-import { listSets } from '@/server/db/rows/set-lists';
+import { listSets, type SetListing } from '@/server/db/rows/set-lists';
 
-/** Sets in the chair or drying. */
+/** Drying heads as they are now, each with what it wants next; those that cannot be forecast are left out. */
+export async function dryingHeads(db: Db, studioId: string, sets: readonly SetListing[], nowMs: number) {
+  const heads = await Promise.all(
+    sets.map(async (set) => {
+      const record = await findSet(db, studioId, set.id).catch(() => null);
+      const answer = record && (await setView(record, nowMs));
+      if (!record || !answer?.ok || set.installedAtMs === null) return null;
+      const installedAtMs = set.installedAtMs;
+      const { drawn, planned, view } = answer.value;
+      const { dryTimes, plan, blocks } = withBelief(view, record, planned);
+      const now = dryingNow(
+        dryTimes,
+        record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
+        (number) => plan.sections[number - 1]?.zone ?? 'crown',
+      );
+      const at = (hours: number) => installedAtMs + hours * HOUR_MS;
+      const feelAtMs = at(now.worthFeelingAfterH);
+      const { p10, p50, p90 } = now.dryAfterH;
+      return {
+        set,
+        drawn,
+        chances: chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS)),
+        why: whyOf(record.forecast, 'dry'),
+        feel: sectionsToFeel(dryTimes, plan.sections),
+        dryAtMs: { p10: at(p10), p50: at(p50), p90: at(p90) },
+        isBeyond: isBeyondHorizon(p50),
+        next: nextThing(
+          plannedDrying(blocks, record.brief, installedAtMs),
+          record.run.drying,
+          feelAtMs,
+          nowMs,
+        ),
+      };
+    }),
+  );
+  return heads.filter((head) => head !== null);
+}
+
+/** Heads that are drawn on one screen at most. */
+const MOST_DRYING = 24;
+
+/** Sets going in, and heads drying: what wants hands soonest first. */
 export const loadChairs = () =>
-  query(async ({ actor, database, nowMs }) => ({
-    sets: await listSets(database.db, actor.studio.id, 'chair'),
-    clock: clockOf(actor.studio),
-    nowMs,
-  }));
+  query(async ({ actor, database: { db }, nowMs }) => {
+    const sets = await listSets(db, actor.studio.id, 'chair');
+    const installed = sets.filter(({ installedAtMs }) => installedAtMs !== null).slice(0, MOST_DRYING);
+    const drying = await dryingHeads(db, actor.studio.id, installed, nowMs);
+    const isDrawn = new Set(drying.map(({ set }) => set.id));
+    return {
+      drying: drying.sort((a, b) => a.next.atMs - b.next.atMs),
+      others: sets.filter(({ id }) => !isDrawn.has(id)),
+      clock: clockOf(actor.studio),
+      nowMs,
+    };
+  });
 
 /** One set with its forecast worked out again for the chair, or null. */
 export const loadChair = cache((id: string) =>

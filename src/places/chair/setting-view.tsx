@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import type { Units } from '@/core/formats/display';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
-import { ZONE_LABEL } from '@/core/hair/zone';
+import { ZONE_LABEL, type Zone } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
 import { QUADRANT_LABEL, QUADRANTS } from '@/core/parting/quadrant';
 import { lastDone, nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
@@ -30,6 +30,9 @@ import { WindingArrow } from './winding-arrow';
 import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
+
+/** Zones that end at the hairline. */
+const BY_THE_HAIRLINE: readonly Zone[] = ['front', 'left', 'right', 'nape'];
 
 /** Which quarters still wait, when not all do. */
 const waitingWords = (waiting: readonly WaitingHair[]) =>
@@ -87,6 +90,15 @@ export function SettingView(props: ChairViewProps) {
   const short = set.layers
     .map((layer, i) => shortWords(layer, uses[i]!, set, units))
     .find((words) => words !== null);
+
+  const section = drawn.find((candidate) => candidate.number === inHand);
+  // Each while it matters: before the first part, at sections by the hairline, always.
+  const minded = set.cautions.setting.flatMap(({ text, moment }) =>
+    (moment === 'first' && doneCount > 0) ||
+    (moment === 'hairline' && section !== undefined && !BY_THE_HAIRLINE.includes(section.zone))
+      ? []
+      : [text],
+  );
 
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
@@ -151,7 +163,6 @@ export function SettingView(props: ChairViewProps) {
       : number === inHand
         ? { kind: 'in-hand' }
         : { kind: dryingOut.has(number) ? 'drying-out' : 'plain' };
-  const section = drawn.find((candidate) => candidate.number === inHand);
   const line = inHand === null ? undefined : set.sectionLines[inHand];
   const leftOfSize = drawn.filter(
     ({ number }) => !state.doneAtMs.has(number) && set.sectionLines[number]?.toolMm === line?.toolMm,
@@ -224,7 +235,7 @@ export function SettingView(props: ChairViewProps) {
             <b>{short.what}</b> {short.todo}
           </p>
         )}
-        <ChairCautions texts={set.cautions.setting} allergies={set.allergies} />
+        <ChairCautions texts={minded} allergies={set.allergies} />
         <dl className={styles.figures}>
           <div>
             <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>

@@ -1,19 +1,13 @@
 import 'server-only';
 import { clockOf } from '@/core/formats/display';
-import { whyOf } from '@/core/explain/why-of';
 import { localMs } from '@/core/schedule/local-time';
-import { withBelief } from '@/core/plan/forecast-view';
-import { chancesAt, dryingNow } from '@/core/plan/drying-now';
-import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { query } from '@/server/action';
-import { setView } from '@/server/forecast-cache';
+import { dryingHeads } from '../chair/queries';
 import { bookedShortages } from '../shelf/queries';
-import { HOUR_MS } from '@/core/units/time';
 import { countHeads } from '@/server/db/rows/heads';
 import { countPlans, listOpenPlans } from '@/server/db/rows/plans';
 import { countSets, listSets } from '@/server/db/rows/set-lists';
-import { findSet } from '@/server/db/rows/sets';
 import { enteredDays } from '@/server/db/rows/wear';
 
 /** Cards of a part of Today: what does not fit is counted, and stands in its own place. */
@@ -27,29 +21,7 @@ export const loadToday = () =>
     const { db } = database;
     const chair = await listSets(db, studioId, 'chair');
     const dryingSets = chair.filter((set) => set.installedAtMs !== null);
-    const drying = await Promise.all(
-      dryingSets.slice(0, MOST_CARDS).map(async (set) => {
-        const record = await findSet(db, studioId, set.id).catch(() => null);
-        const answer = record && (await setView(record, nowMs));
-        if (!record || !answer?.ok || set.installedAtMs === null) return null;
-        const installedAtMs = set.installedAtMs;
-        const { dryTimes, plan } = withBelief(answer.value.view, record, answer.value.planned);
-        const now = dryingNow(
-          dryTimes,
-          record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
-          (number) => plan.sections[number - 1]?.zone ?? 'crown',
-        );
-        const chances = chancesAt(now, Math.max(0, (nowMs - installedAtMs) / HOUR_MS));
-        return {
-          set,
-          drawn: answer.value.drawn,
-          chances,
-          why: whyOf(record.forecast, 'dry'),
-          feel: sectionsToFeel(dryTimes, plan.sections),
-          feelAtMs: installedAtMs + now.worthFeelingAfterH * HOUR_MS,
-        };
-      }),
-    );
+    const drying = await dryingHeads(db, studioId, dryingSets.slice(0, MOST_CARDS), nowMs);
     const wornSets = await listSets(db, studioId, 'worn');
     const days = await enteredDays(
       db,
@@ -76,7 +48,7 @@ export const loadToday = () =>
       clock,
       nowMs,
       setting: chair.filter((set) => set.installedAtMs === null).slice(0, MOST_CARDS),
-      drying: drying.filter((row) => row !== null),
+      drying,
       worn: worn.slice(0, MOST_CARDS),
       booked: booked.slice(0, MOST_CARDS),
       drafts: drafts.slice(0, MOST_CARDS),

@@ -1,7 +1,7 @@
 import { daysWhy } from '@/core/explain/why-of';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
-import { formatAboutWhen, formatChance, formatClock, formatDay, formatMoment, formatWhen } from '@/ui/format';
+import { formatChance, formatClock, formatDay, formatMoment, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import Link from 'next/link';
 import { Cards, LinkCard } from '@/ui/shell/card';
@@ -9,7 +9,8 @@ import { Page, Part } from '@/ui/shell/page';
 import { setLabelOf } from '@/core/draft/labels';
 import { Shortages } from '../shelf/shortages';
 import type { Spread } from '@/core/stats/spread';
-import { listed, plural } from '@/core/words/words';
+import { plural } from '@/core/words/words';
+import { nextWords } from '../chair/next-words';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
 import styles from './today-page.module.css';
@@ -59,7 +60,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
         {drying.length > 0 && (
           <Part title="Drying now">
             <Cards>
-              {drying.map(({ set, drawn, chances, why, feel, feelAtMs }) => (
+              {drying.map(({ set, drawn, chances, why, feel, next }) => (
                 <LinkCard
                   key={set.id}
                   href={`/chair/${set.id}`}
@@ -84,10 +85,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                       why={why}
                     />
                   </p>
-                  <p>
-                    Feel {listed(feel)}{' '}
-                    {feelAtMs <= nowMs ? 'now' : `about ${formatAboutWhen(feelAtMs, clock, nowMs)}`}
-                  </p>
+                  <p>{nextWords(next, feel, clock, nowMs)}</p>
                 </LinkCard>
               ))}
             </Cards>
