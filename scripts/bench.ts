@@ -1,9 +1,10 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { DESK, launchBrowser, openPage } from '../tests/support/browser';
-import { startServer } from '../tests/support/server';
+import { arrive, press } from '../tests/support/hands';
+import { aDatabase, freePort, serve, startServer } from '../tests/support/server';
 
 /** Prints how long things take and how much a page weighs. Needs a build; nothing here passes or fails. */
 const ROUNDS = 40;
@@ -224,7 +225,9 @@ async function benchPages() {
   const browser = await launchBrowser();
   const { rows } = await server.database.client.execute('select id from plans');
   const plan = `/plan/${String(rows[0]?.id)}`;
-  for (const path of ['/', plan]) {
+  const open = await server.database.client.execute('select id from sets where taken_down_at_ms is null');
+  const pages = { Today: '/', Plan: plan, 'the chair': `/chair/${String(open.rows[0]?.id)}` };
+  for (const [name, path] of Object.entries(pages)) {
     const { page } = await openPage(browser, DESK);
     const files = new Set<string>();
     page.on('response', (response) => {
@@ -237,7 +240,7 @@ async function benchPages() {
       0,
     );
     console.log(
-      `first load of ${path === '/' ? 'Today' : 'Plan'}: ${(bytes / 1024).toFixed(0)} kB of gzipped JS in ${files.size} files`,
+      `first load of ${name}: ${(bytes / 1024).toFixed(0)} kB of gzipped JS in ${files.size} files`,
     );
     await page.close();
   }
@@ -293,17 +296,124 @@ async function benchPages() {
   await server.stop();
 }
 
+const post = (url: string, body: unknown) =>
+  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+
+/** A brief that takes long to forecast; no two are the same. */
+const heavyBrief = (seed: number, stretchedLengthCm: number) => ({
+  format: 'keen-spiral/brief',
+  version: 1,
+  head: { stretchedLengthCm },
+  set: { technique: 'two-strand-twist', sections: 300, layers: [{ role: 'gel' }] },
+  drying: [{ method: 'air', hours: 48 }],
+  wearBy: '2027-03-13T09:00:00Z',
+  seed,
+});
+
+/** Devices at one head at once. */
+const DEVICES = 12;
+const TAPS_EACH = 20;
+
+/** How soon a tap is stored and heard by the others, and how the chair does without its server. */
+async function benchDevices() {
+  const { folder, url, database } = await aDatabase('demo', Date.now());
+  const port = await freePort();
+  const server = await serve(url, port);
+  const { rows } = await database.client.execute('select id from sets where taken_down_at_ms is null');
+  const address = `${server.origin}/api/v1/sets/${String(rows[0]?.id)}/events`;
+  const sentAt = new Map<string, number>();
+  const heard: number[] = [];
+  const stored: number[] = [];
+  const gone = new AbortController();
+  // The streams begin where the log ends.
+  const { events } = (await (await fetch(address)).json()) as { events: { sequence: number }[] };
+  const after = Math.max(0, ...events.map(({ sequence }) => sequence));
+  const listen = async () => {
+    const answer = await fetch(`${address}?after=${after}`, {
+      headers: { accept: 'text/event-stream' },
+      signal: gone.signal,
+    });
+    const decoder = new TextDecoder();
+    for await (const chunk of answer.body!) {
+      const now = performance.now();
+      for (const [, id] of decoder.decode(chunk as Uint8Array).matchAll(/"id":"(bench-[^"]+)"/g))
+        heard.push(now - sentAt.get(id!)!);
+    }
+  };
+  const listening = Array.from({ length: DEVICES }, () => listen().catch(() => undefined));
+  await new Promise((wait) => setTimeout(wait, 500));
+  let isOver = false;
+  const forecasting = (async () => {
+    for (let n = 0; !isOver; n++)
+      await (await post(`${server.origin}/api/v1/forecast`, heavyBrief(n, 25))).text();
+  })();
+  await Promise.all(
+    Array.from({ length: DEVICES }, async (_, device) => {
+      for (let n = 0; n < TAPS_EACH; n++) {
+        const id = `bench-${device}-${n}`;
+        sentAt.set(id, performance.now());
+        const event = { id, number: n, kind: 'note', atMs: Date.now(), note: id };
+        await (await post(address, { format: 1, deviceId: `bench-${device}`, events: [event] })).text();
+        stored.push(performance.now() - sentAt.get(id)!);
+        await new Promise((wait) => setTimeout(wait, 150 + 20 * device));
+      }
+    }),
+  );
+  await new Promise((wait) => setTimeout(wait, 1500));
+  isOver = true;
+  await forecasting;
+  gone.abort();
+  await Promise.all(listening);
+  const p95 = (times: number[]) =>
+    [...times].sort((a, b) => a - b)[Math.floor(0.95 * times.length)]?.toFixed(0);
+  const wanted = DEVICES * DEVICES * TAPS_EACH;
+  console.log(
+    `${DEVICES} devices on one head, forecasts running: stored ${summary(stored)}, 95 % ${p95(stored)} ms`,
+  );
+  console.log(`heard by the others: ${heard.length} of ${wanted}, ${summary(heard)}, 95 % ${p95(heard)} ms`);
+
+  const browser = await launchBrowser();
+  const { page } = await openPage(browser, DESK);
+  const plans = await database.client.execute("select id from plans where status = 'chosen'");
+  await page.goto(`${server.origin}/plan/${String(plans.rows[0]?.id)}`, { waitUntil: 'networkidle2' });
+  await press(page, 'Take to the chair');
+  await arrive(page, /^\/chair\//);
+  const chair = page.url();
+  await page.waitForFunction(async () => (await (await caches.open('keen-chairs-1')).keys()).length > 0);
+  await server.end('SIGKILL');
+  const painted: number[] = [];
+  for (let i = 0; i < 15; i++)
+    painted.push(
+      (await page.evaluate(`new Promise((resolve) => {
+        const done = () => document.querySelectorAll('[data-section][data-state="done"]').length;
+        const before = done();
+        const start = performance.now();
+        const look = () => (done() > before ? resolve(performance.now() - start) : requestAnimationFrame(look));
+        window.dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }));
+        look();
+      })`)) as number,
+    );
+  console.log(`a tap to the screen, the server away: ${summary(painted)}`);
+  const opened: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const again = await page.browserContext().newPage();
+    const start = performance.now();
+    await again.goto(chair, { waitUntil: 'domcontentloaded' });
+    await again.waitForSelector('section[aria-label="Now"]');
+    opened.push(performance.now() - start);
+    await again.close();
+  }
+  console.log(`the chair opened without its server: ${summary(opened)}`);
+  await browser.close();
+  database.close();
+  rmSync(folder, { recursive: true, force: true });
+}
+
 /** How soon a tap is answered while heavy forecasts are asked for without a pause, over HTTP and by screens. */
 async function benchTaps() {
   const server = await startServer('demo');
   const { rows } = await server.database.client.execute('select id from sets where taken_down_at_ms is null');
   const address = `${server.origin}/api/v1/sets/${String(rows[0]?.id)}/events`;
-  const post = (url: string, body: unknown) =>
-    fetch(url, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
   const tap = async (n: number) => {
     const event = { id: `bench-${n}`, number: n, kind: 'note', atMs: Date.now(), note: 'bench' };
     const start = performance.now();
@@ -326,15 +436,7 @@ async function benchTaps() {
   const answered = new Map<number, number>();
   const hammer = async (id: number) => {
     for (let n = 0; !isOver; n++) {
-      const answer = await post(`${server.origin}/api/v1/forecast`, {
-        format: 'keen-spiral/brief',
-        version: 1,
-        head: { stretchedLengthCm: 25 + id / 10 },
-        set: { technique: 'two-strand-twist', sections: 300, layers: [{ role: 'gel' }] },
-        drying: [{ method: 'air', hours: 48 }],
-        wearBy: '2027-03-13T09:00:00Z',
-        seed: n,
-      });
+      const answer = await post(`${server.origin}/api/v1/forecast`, heavyBrief(n, 25 + id / 10));
       await answer.text();
       answered.set(answer.status, (answered.get(answer.status) ?? 0) + 1);
     }
@@ -354,6 +456,7 @@ await benchDraws();
 await benchSuggestions();
 await benchPages();
 await benchTaps();
+await benchDevices();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)
   .filter((file) => file.endsWith('.js'))

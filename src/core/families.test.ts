@@ -169,6 +169,7 @@ describe('cautions', () => {
     ['little-stretch', context({ set: { startState: 'wet', layers: [] } })],
     ['patch-test', context()],
     ['hygiene', context()],
+    ['nails-and-rings', context({}, {}, 0)],
   ])('%s shows when it is due, once, in words', (code, due) => {
     expect(codes(due).filter((own) => own === code)).toHaveLength(1);
     const own = dueCautions(due).find((caution) => caution.code === code)!;
@@ -178,7 +179,8 @@ describe('cautions', () => {
 
   it('a calm set shows only what every set shows', () => {
     expect(codes(context())).toEqual(['patch-test', 'hygiene']);
-    expect(codes(context({}, {}, 5))).toEqual(['patch-test', 'hygiene']);
+    // Once it is begun, what hands must mind before the first part.
+    expect(codes(context({}, {}, 5))).toEqual(['patch-test', 'nails-and-rings', 'hygiene']);
   });
 
   it('what asks not to set comes first, and says who to turn to', () => {
