@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { eventStream, type Streamed } from './event-stream';
-import { followSet, tellSet } from './live';
+import { followSet, readOnce, tellSet } from './live';
 
 describe('a stream of what comes into a log', () => {
   /** A log that grows, and a reader of its stream. */
@@ -48,5 +48,22 @@ describe('a stream of what comes into a log', () => {
       new AbortController().signal,
     );
     expect(await response.text()).toMatch(/^retry: \d+\n\n$/);
+  });
+});
+
+describe('many who ask the same', () => {
+  it('are answered by one read, until the log has grown', async () => {
+    let reads = 0;
+    const read = () => Promise.resolve(++reads);
+    expect(await Promise.all([1, 2, 3].map(() => readOnce('one', 'studio/5', read)))).toEqual([1, 1, 1]);
+    expect(await Promise.all([readOnce('one', 'studio/5', read), readOnce('one', 'other/5', read)])).toEqual([
+      2, 3,
+    ]);
+    const before = readOnce('one', 'studio/5', read);
+    tellSet('one');
+    // What was asked before may not know of it.
+    expect(await Promise.all([before, readOnce('one', 'studio/5', read)])).toEqual([4, 5]);
+    await expect(readOnce('one', 'x', () => Promise.reject(new Error('closed')))).rejects.toThrow('closed');
+    expect(await readOnce('one', 'x', read)).toBe(6);
   });
 });

@@ -10,7 +10,7 @@ import {
 import { query } from '@/server/action';
 import { addEvents, eventsAfter } from '@/server/db/rows/set-log';
 import { areStreamsFull, eventStream } from '@/server/event-stream';
-import { followSet, tellSet } from '@/server/live';
+import { followSet, readOnce, tellSet } from '@/server/live';
 import { AppError } from '@/server/errors';
 import { concernsTakedown, keepTakenDown } from '@/server/taken-down';
 import { readJson, route } from '@/server/route';
@@ -54,7 +54,11 @@ export const GET = route<{ id: string }>(async (request, { id }) => {
   });
   if (!asked.success) throw new AppError('invalid', fieldErrors(asked.error));
   const readAfter = async (place: number) =>
-    (await query(({ actor, database: { db } }) => eventsAfter(db, actor.studio.id, id, place))).map(asWire);
+    (
+      await query(({ actor, database: { db } }) =>
+        readOnce(id, `${actor.studio.id}/${place}`, () => eventsAfter(db, actor.studio.id, id, place)),
+      )
+    ).map(asWire);
   const first = await readAfter(asked.data.after);
   if (request.headers.get('accept')?.includes('text/event-stream')) {
     if (areStreamsFull()) throw new AppError('busy');
