@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser, openPage, PHONE } from '../tests/support/browser';
+import { startByHand } from '../tests/support/hands';
 import { aDatabase, freePort, serve } from '../tests/support/server';
 import { DAY_MS } from '@/core/units/time';
 
@@ -109,8 +110,7 @@ async function main() {
   // A set of sixty sections, so that there is enough to tap.
   const { page: desk } = await openPage(browser);
   await desk.goto(`${origin}/plan`, { waitUntil: 'networkidle2' });
-  await desk.locator('::-p-aria([name="Plan a set"][role="button"])').click();
-  await desk.waitForFunction(() => /^\/plan\/.+/.test(location.pathname));
+  await startByHand(desk);
   const planId = new URL(desk.url()).pathname.split('/').at(-1)!;
   await database.client.execute({
     sql: `update plans set brief = json_set(brief, '$.set.sections', 60), revision = revision + 1 where id = ?`,
