@@ -13,6 +13,7 @@ import { dryingState } from '@/ui/crown-map/section-state';
 import { formatAboutWhen, formatChance, formatEnds, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { ChairCautions } from './chair-cautions';
+import { alwaysMore, prepAction } from './always-more';
 import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
 import { CheckDialog } from './check-dialog';
@@ -77,19 +78,8 @@ export function DryingView(props: ChairViewProps) {
       isOff: log.state.doneOrder.length === 0,
       run: notFinished,
     },
-    ...(set.prep.length > 0
-      ? [
-          {
-            label: 'Before the set',
-            hint: 'its steps, begun and done',
-            key: 'b',
-            run: () => onDialog('prep'),
-          } as const,
-        ]
-      : []),
-    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
-    { label: 'Note', key: 'n', run: () => onDialog('note') },
-    { label: 'Keys', key: '?', run: () => onDialog('keys') },
+    ...prepAction(set, onDialog),
+    ...alwaysMore(onDialog),
   ];
   useChairKeys(
     (key) => {

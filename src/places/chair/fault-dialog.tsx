@@ -1,26 +1,21 @@
 'use client';
-import { FAULT_IDS, faults as faultTable, type FaultId } from '@/core/run/faults';
-import type { RunEvent } from '@/core/run/run-event';
+import { FAULT_IDS, faults } from '@/core/run/faults';
 import { ChairDialog } from './chair-dialog';
+import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
 
 /** What went wrong with a section; pressed again it did not. */
 export function FaultDialog({
   sectionNumber,
-  faults,
-  onFault,
-  onTakeBack,
+  log: { state, record },
   onClose,
-}: {
+}: Pick<ChairViewProps, 'log'> & {
   /** Null while it is closed. */
   readonly sectionNumber: number | null;
-  readonly faults: readonly RunEvent[];
-  readonly onFault: (fault: FaultId) => void;
-  readonly onTakeBack: (eventId: string) => void;
   readonly onClose: () => void;
 }) {
   if (sectionNumber === null) return null;
-  const own = faults.filter((fault) => fault.sectionNumber === sectionNumber);
+  const own = state.faults.filter((fault) => fault.sectionNumber === sectionNumber);
   return (
     <ChairDialog open title={`Section ${sectionNumber}: what went wrong?`} onClose={onClose} maxWidth="sm">
       <div className={styles.faults}>
@@ -31,9 +26,11 @@ export function FaultDialog({
               key={id}
               type="button"
               aria-pressed={said !== undefined}
-              onClick={() => (said ? onTakeBack(said.id) : onFault(id))}
+              onClick={() =>
+                said ? record('taken-back', { of: [said.id] }) : record('fault', { sectionNumber, step: id })
+              }
             >
-              {faultTable[id].label}
+              {faults[id].label}
             </button>
           );
         })}

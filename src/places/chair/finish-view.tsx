@@ -9,6 +9,7 @@ import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
 import { formatStopwatch, formatWhen } from '@/ui/format';
+import { alwaysMore } from './always-more';
 import type { ChairViewProps } from './chair-set';
 import { FaultDialog } from './fault-dialog';
 import { MeasureForm } from './measure-form';
@@ -62,7 +63,7 @@ export function FinishView(props: ChairViewProps) {
 function Tally({
   set,
   drawn,
-  log: { state, record },
+  log,
   clock,
   nowMs,
   dialog,
@@ -70,6 +71,7 @@ function Tally({
   stage,
 }: ChairViewProps & { readonly stage: keyof typeof TALLIES }) {
   const { finish } = set;
+  const { state, record } = log;
   const { kind, title, done: doneWords } = TALLIES[stage];
   const [faultAt, setFaultAt] = useState<number | null>(null);
   const [several, setSeveral] = useState<number | null>(null);
@@ -124,9 +126,7 @@ function Tally({
       hint: 'mixed strands, a loose root, damp inside',
       run: () => setFaultAt(next?.number ?? 1),
     },
-    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
-    { label: 'Note', key: 'n', run: () => onDialog('note') },
-    { label: 'Keys', key: '?', run: () => onDialog('keys') },
+    ...alwaysMore(onDialog),
   ];
   useChairKeys(
     (key) => {
@@ -233,14 +233,7 @@ function Tally({
         }}
         onClose={() => setSeveral(null)}
       />
-      <FaultDialog
-        key={faultAt}
-        sectionNumber={faultAt}
-        faults={state.faults}
-        onFault={(step) => record('fault', { sectionNumber: faultAt, step })}
-        onTakeBack={(id) => record('taken-back', { of: [id] })}
-        onClose={() => setFaultAt(null)}
-      />
+      <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
     </div>
   );
 }

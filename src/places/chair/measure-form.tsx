@@ -15,7 +15,8 @@ import styles from './chair.module.css';
 const USUAL_CURL_MM = 15;
 
 /** First measurements, in under a minute: what is not rated or measured is left out. */
-export function MeasureForm({ set, drawn, log: { state, record } }: ChairViewProps) {
+export function MeasureForm({ set, drawn, log }: ChairViewProps) {
+  const { state, record } = log;
   const [ratings, setRatings] = useState<Measured['ratings']>({});
   const [visibleCm, setVisible] = useState<Measured['visibleCm']>({});
   const [curlMm, setCurl] = useState<Measured['curlMm']>({});
@@ -100,14 +101,7 @@ export function MeasureForm({ set, drawn, log: { state, record } }: ChairViewPro
           </button>
         </div>
       </section>
-      <FaultDialog
-        key={faultAt}
-        sectionNumber={faultAt}
-        faults={state.faults}
-        onFault={(step) => record('fault', { sectionNumber: faultAt, step })}
-        onTakeBack={(id) => record('taken-back', { of: [id] })}
-        onClose={() => setFaultAt(null)}
-      />
+      <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
     </div>
   );
 }

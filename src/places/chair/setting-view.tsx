@@ -16,6 +16,7 @@ import type { SectionState } from '@/ui/crown-map/section-state';
 import { formatClock, formatDiameter, formatExactEnds, formatStopwatch, formatWhen } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
+import { alwaysMore, prepAction } from './always-more';
 import type { ChairSet, ChairViewProps } from './chair-set';
 import { HandCard } from './hand-card';
 import { handMarks } from './hands';
@@ -116,16 +117,7 @@ export function SettingView(props: ChairViewProps) {
   const markSeveral = () => setSeveral(inHand ?? set.sectionCount);
   const more: readonly ChairAction[] = [
     { label: 'Several at once', hint: 'a row, up to here, all that are left', key: 's', run: markSeveral },
-    ...(set.prep.length > 0
-      ? [
-          {
-            label: 'Before the set',
-            hint: 'its steps, begun and done',
-            key: 'b',
-            run: () => onDialog('prep'),
-          } as const,
-        ]
-      : []),
+    ...prepAction(set, onDialog),
     { label: 'Two at this head', hint: 'who works at this device, and where', run: () => onDialog('hands') },
     ...(set.layers.length > 0
       ? [
@@ -137,9 +129,7 @@ export function SettingView(props: ChairViewProps) {
           } as const,
         ]
       : []),
-    { label: 'How it is done', hint: 'step by step, with drawings', key: 'c', run: () => onDialog('cards') },
-    { label: 'Note', key: 'n', run: () => onDialog('note') },
-    { label: 'Keys', key: '?', run: () => onDialog('keys') },
+    ...alwaysMore(onDialog),
   ];
   useChairKeys(
     (key) => {
