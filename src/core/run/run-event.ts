@@ -3,6 +3,8 @@ import { CHECK_FEELS, type CheckFeel } from '../drying/dryness-checks';
 import { LEVELS, type Level } from '../drying/nodes';
 import { measured, type Measured } from './measured';
 import { MAX_TIME_MS } from '../formats/time-bounds';
+import { MOST_SECTION_NUMBER } from '../parting/section-name';
+import { partingEdit, type PartingEdit } from './parting-edit';
 
 /** What can happen to a set at the chair. Events are only ever added; the state is read off them. */
 export const RUN_EVENT_KINDS = [
@@ -30,6 +32,7 @@ export const RUN_EVENT_KINDS = [
   'measured',
   'tub-weighed',
   'dispensed',
+  'parted',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -59,6 +62,8 @@ export interface RunEvent {
   readonly measured: Measured | null;
   /** Grams on the scale, of a `tub-weighed`; hand units, of a `dispensed`. Their `step` is the place of the layer. */
   readonly amount: number | null;
+  /** How the parting was changed; of a `parted` only. */
+  readonly parting: PartingEdit | null;
   /** How long a `dry-begun` is to last from then on; null until something else is begun. */
   readonly minutes: number | null;
   /** Who tapped, by the name that the device goes by; null where it goes by none. */
@@ -82,6 +87,7 @@ export type RunEventDetail = Partial<
     | 'by'
     | 'measured'
     | 'amount'
+    | 'parting'
   >
 >;
 
@@ -111,7 +117,7 @@ const fields = {
   id,
   kind: z.enum(RUN_EVENT_KINDS, { error: 'this version does not know what happened here; reload the page' }),
   atMs: timeMs,
-  sectionNumber: z.int().min(1).max(600).nullable().default(null),
+  sectionNumber: z.int().min(1).max(MOST_SECTION_NUMBER).nullable().default(null),
   note: z.string().max(500, 'a note of at most 500 letters').nullable().default(null),
   level: z.enum(LEVELS).nullable().default(null),
   feel: z.enum(CHECK_FEELS).nullable().default(null),
@@ -121,6 +127,7 @@ const fields = {
   minutes: z.number().min(1).max(LONGEST_MIN).nullable().default(null),
   amount: z.number().min(0).max(MOST_AMOUNT).nullable().default(null),
   measured: measured.nullable().default(null),
+  parting: partingEdit.nullable().default(null),
   by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
@@ -149,6 +156,7 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('amount', 'how much it was is missing');
   if (event.kind === 'measured' && event.measured === null)
     missing('measured', 'what was measured is missing');
+  if (event.kind === 'parted' && event.parting === null) missing('parting', 'how it was parted is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }
 
@@ -184,6 +192,7 @@ export const runEvent = (
   minutes: null,
   measured: null,
   amount: null,
+  parting: null,
   by: null,
   device: null,
   ...detail,

@@ -1,5 +1,6 @@
 import { dryingSpans, type DryingSpan } from './dry-log';
 import type { Measured } from './measured';
+import { parted, type Parted } from './parted';
 import type { RunEvent, RunEventDetail } from './run-event';
 
 /** A stretch in which the hands rested; `untilMs` is null while it lasts. */
@@ -38,6 +39,8 @@ export interface Hand {
 export interface RunState {
   /** Events that count, corrected, in the set's own order. */
   readonly standing: readonly RunEvent[];
+  /** Its sections, and how they were changed at the chair. */
+  readonly parting: Parted;
   /** When each section was done, by number. */
   readonly doneAtMs: ReadonlyMap<number, number>;
   /** The taps that say so, by number: what an undo takes back. */
@@ -133,10 +136,11 @@ function handsOf(
  * Replays the events of a set. The order is the server's, so that a wrong clock reorders nothing; an undo takes
  * back the taps it names (those before it, where an old one names none), and the same event twice counts once.
  *
- * @param sectionCount sections of the set
+ * @param sectionCount sections of the set as planned
  */
 export function runState(events: readonly RunEvent[], sectionCount: number): RunState {
   const standing = corrected(inOrder(events));
+  const parting = parted(standing, sectionCount);
   const done = new Map<number, { id: string; atMs: number; by: string | null; device: string | null }[]>();
   const pauses: { fromMs: number; untilMs: number | null }[] = [];
   const checks: FeltCheck[] = [];
@@ -181,13 +185,19 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     else if (kind === 'measured') measured = event.measured;
     else if (kind.startsWith('step-') && step) prep.set(step, prepAfter(kind, atMs, prep.get(step)));
   }
+  // Taps on what was joined to another, or left out, rest until that is taken back.
+  const isThere = new Set(parting.numbers);
+  for (const taps of [done, undone, separated])
+    for (const number of taps.keys()) if (!isThere.has(number)) taps.delete(number);
   const doneAtMs = new Map([...done].map(([number, taps]) => [number, taps[0]!.atMs]));
   const doneOrder = [...done.keys()];
-  const installedAtMs = done.size === sectionCount ? Math.max(...doneAtMs.values()) : saidInstalledAtMs;
+  const installedAtMs =
+    done.size === parting.numbers.length ? Math.max(...doneAtMs.values()) : saidInstalledAtMs;
   const open = pauses.at(-1);
   const pausedSinceMs = open?.untilMs === null ? open.fromMs : null;
   return {
     standing,
+    parting,
     doneAtMs,
     doneBy: new Map([...done].map(([number, taps]) => [number, taps.map(({ id }) => id)])),
     ...handsOf([...done].map(([number, taps]) => [number, taps[0]!])),

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { clockOffsetMs, keptTimeMs } from './device-clock';
 import { setEventsInput } from './set-events';
 import { orderOfShare, SHARES } from './share';
+import { MOST_SECTION_NUMBER } from '../parting/section-name';
 import { MINUTE_MS } from '../units/time';
 import { livePace } from './live-pace';
 import { runEvent, runEventInput, type RunEventDetail, type RunEventKind } from './run-event';
@@ -167,13 +168,17 @@ describe('an event from outside', () => {
       { atMs: Date.UTC(2200, 0, 1) },
       { atMs: -1 },
       { atMs: 0.5 },
-      { sectionNumber: 601 },
+      { sectionNumber: MOST_SECTION_NUMBER + 1 },
       { sectionNumber: 0 },
       { note: 'x'.repeat(501) },
       { id: 'x'.repeat(65) },
     ])
       expect(runEventInput.safeParse({ ...sent, ...wrong }).success).toBe(false);
-    const most = { atMs: Date.UTC(2200, 0, 1) - 1, sectionNumber: 600, note: 'x'.repeat(500) };
+    const most = {
+      atMs: Date.UTC(2200, 0, 1) - 1,
+      sectionNumber: MOST_SECTION_NUMBER,
+      note: 'x'.repeat(500),
+    };
     expect(runEventInput.safeParse({ ...sent, ...most }).success).toBe(true);
   });
 });

@@ -5,13 +5,18 @@ import { isDryingMethod } from '@/core/run/dry-log';
 import { isFault } from '@/core/run/faults';
 import { keptTimeMs } from '@/core/run/device-clock';
 import { measured as measuredShape } from '@/core/run/measured';
+import { partingEdit } from '@/core/run/parting-edit';
+import { partingProblem } from '@/core/plan/chair-parting';
+import type { BriefInput } from '@/core/formats/brief';
+import { sectionName } from '@/core/parting/section-name';
 import { deviceEventInput, runEventInput, type DeviceEvent, type RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
 import { AppError, invalid } from '../../errors';
 import { log } from '../../log';
 import type { Reader, Tx } from '../client';
 import { setEvents, sets, setSections } from '../schema';
-import { readJson } from './json';
+import { readJson, requireJson } from './json';
+import { briefShape } from './kept-brief';
 import { moveWearDays } from './wear';
 
 /** Where a batch of events comes from, and when it came. */
@@ -46,11 +51,12 @@ export async function eventsOf(
     .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId), gt(setEvents.sequence, after)))
     .orderBy(asc(setEvents.sequence));
   return rows.flatMap(
-    ({ of, measured, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
+    ({ of, measured, parting, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
       const read = runEventInput.safeParse({
         ...row,
         of: readJson(eventIds, of),
         measured: readJson(measuredShape, measured),
+        parting: readJson(partingEdit, parting),
         device: deviceId === '' ? null : deviceId,
       });
       if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');
@@ -126,8 +132,9 @@ function refusalOf(
   nowMs: number,
 ): string | null {
   const { kind, sectionNumber, of, toMs, step } = event;
-  if (sectionNumber !== null && sectionNumber > set.sectionCount)
-    return `this set has no section ${sectionNumber}; it has ${set.sectionCount}`;
+  if (sectionNumber !== null && sectionNumber > set.sectionCount && !state().parting.ever.has(sectionNumber))
+    return `this set has no section ${sectionName(sectionNumber)}; it was planned with ${set.sectionCount}`;
+  if (kind === 'parted' && state().takenDownAtMs !== null) return 'this set is already taken down';
   if (kind === 'dry-begun' && !isDryingMethod(step)) return 'there is no such way of drying';
   if (kind === 'felt' && state().installedAtMs === null)
     return 'finish every section before feeling for dryness';
@@ -149,6 +156,37 @@ function refusalOf(
   if (kind === 'moved' && (toMs! < set.startedAtMs || toMs! > nowMs))
     return 'the corrected time must lie between the start of the set and now';
   return null;
+}
+
+/** Why a set cannot be parted as an event, or taking one back, would have it; null where it can, or nothing is parted. */
+async function partingRefusal(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  event: RunEvent,
+  known: readonly RunEvent[],
+  { sectionCount }: OpenSet,
+): Promise<string | null> {
+  const isAbout =
+    event.kind === 'parted' ||
+    (event.kind === 'taken-back' &&
+      known.some(({ id, kind }) => kind === 'parted' && event.of?.includes(id)));
+  if (!isAbout) return null;
+  const { edits } = runState([...known, event], sectionCount).parting;
+  if (event.kind === 'parted' && !edits.some(({ id }) => id === event.id))
+    return 'the section it is about was changed by other hands meanwhile';
+  const [row] = await tx
+    .select({ brief: sets.brief })
+    .from(sets)
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
+  const brief = requireJson(briefShape, row!.brief) as BriefInput;
+  const problem = partingProblem(
+    brief,
+    edits.map(({ edit }) => edit),
+  );
+  return problem !== null && event.kind === 'taken-back'
+    ? 'what was parted after it builds on it: take that back first'
+    : problem;
 }
 
 /**
@@ -194,24 +232,26 @@ export async function addEvents(
       verdicts.push({ id: event.id, kept: true, sequence: before.sequence ?? 0, atMs: before.atMs });
       continue;
     }
-    const refusal = refusalOf(event, set, known, stateNow, arrival.nowMs);
+    const { number, ...told } = event;
+    const atMs = keptTimeMs(told.atMs, arrival.offsetMs, set.startedAtMs, arrival.nowMs);
+    const inLog = { ...told, atMs, sequence: sequence + 1, device: arrival.deviceId };
+    const refusal =
+      refusalOf(event, set, known, stateNow, arrival.nowMs) ??
+      (await partingRefusal(tx, studioId, setId, inLog, known, set));
     if (refusal !== null) {
       verdicts.push({ id: event.id, kept: false, message: refusal });
       continue;
     }
-    const { number, ...told } = event;
-    const atMs = keptTimeMs(told.atMs, arrival.offsetMs, set.startedAtMs, arrival.nowMs);
     const row = {
       ...told,
       of: told.of === null ? null : [...told.of],
       atMs,
       studioId,
       setId,
-      sequence: sequence + 1,
+      sequence: inLog.sequence,
       deviceId: arrival.deviceId,
       deviceNumber: number,
     };
-    const inLog = { ...told, atMs, sequence: row.sequence, device: arrival.deviceId };
     const next = [...known, inLog];
     const message = await insertOne(tx, row, () =>
       CORRECTIONS.includes(event.kind)

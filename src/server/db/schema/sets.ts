@@ -4,6 +4,7 @@ import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { Measured } from '@/core/run/measured';
+import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
 import { heads } from './heads';
@@ -102,6 +103,8 @@ export const setEvents = sqliteTable(
     amount: real('amount'),
     /** First measurements. */
     measured: json<Measured>('measured'),
+    /** How the parting was changed. */
+    parting: json<PartingEdit>('parting'),
     /** The name that its device goes by; null where it goes by none. */
     by: text('by_name'),
     /** The device it came from, and its number there; empty for what the server wrote itself. */
