@@ -92,8 +92,10 @@ async function rememberTakedown(tx: Tx, studioId: string, setId: string): Promis
   const set = await findSet(tx, studioId, setId);
   const takedown = set && takedownOf(set);
   const brief = set && readBrief(set.brief);
-  if (takedown && brief?.ok)
-    await saveTakenDown(tx, studioId, setId, asTakenDown(brief.value, layoutFor(brief.value), takedown));
+  if (!takedown || !brief?.ok) return;
+  const layout = layoutFor(brief.value);
+  const zoneOf = (number: number) => layout.sections[number - 1]!.zone;
+  await saveTakenDown(tx, studioId, setId, asTakenDown(brief.value, layout, takedown, zoneOf));
 }
 
 /** Puts one told set into the database: events at the chair, checks, takedown, diary and outcome. */

@@ -2,8 +2,10 @@ import type { BriefInput } from '@/core/formats/brief';
 import type { Checked } from '@/core/formats/field-error';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import type { PartedView } from '@/core/plan/chair-parting';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import { asDried, courseOf, dryingTimeline, plannedDrying } from '@/core/run/dry-log';
+import type { PartingEdit } from '@/core/run/parting-edit';
 import type { RunState } from '@/core/run/run-state';
 import type { DryTimes } from '@/core/plan/forecast-view';
 import { inPool } from './pool';
@@ -18,19 +20,22 @@ interface PlanVersion {
   readonly brief: BriefInput;
 }
 
-const kept = new Map<string, Promise<Checked<AnsweredView>>>();
+const kept = new Map<string, Promise<unknown>>();
 
-function remembered(plan: PlanVersion, draws: number): Promise<Checked<AnsweredView>> {
-  const key = `${plan.id}/${plan.revision}/${draws}`;
+/** Works something out the first time it is asked for. Equal keys mean equal answers, of the same shape. */
+function once<T>(key: string, work: () => Promise<T>): Promise<T> {
   const known = kept.get(key);
-  if (known) return known;
-  const answer = inPool('view', { brief: plan.brief, draws });
+  if (known) return known as Promise<T>;
+  const answer = work();
   kept.set(key, answer);
   // What failed is asked again next time.
   answer.catch(() => kept.delete(key));
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
   return answer;
 }
+
+const remembered = (plan: PlanVersion, draws: number): Promise<Checked<AnsweredView>> =>
+  once(`${plan.id}/${plan.revision}/${draws}`, () => inPool('view', { brief: plan.brief, draws }));
 
 /** A plan as the desk shows it once it has settled: the one answer for Compare, sheet and chair too. */
 export const settledView = (plan: PlanVersion): Promise<Checked<AnsweredView>> =>
@@ -47,43 +52,70 @@ interface BegunSet {
   readonly startedAtMs: number;
   readonly installedAtMs: number | null;
   readonly takenDownAtMs: number | null;
-  readonly run: Pick<RunState, 'drying'>;
+  readonly run: Pick<RunState, 'drying' | 'dryPlan' | 'parting'>;
 }
 
-/** A set as it goes: what was planned, and the drying as it really is. */
-export interface SetView extends AnsweredView {
+/** A set as it goes: what was planned, with the parting and the drying as they really are. */
+export interface SetView extends PartedView {
+  /** The brief that it was begun with, in the day that it is really done in: what changes at the chair starts from it. */
+  readonly begunBrief: BriefInput;
   /** The drying that its times are about, as steps of a brief; null where it is the planned one. */
   readonly dryCourse: string | null;
-  /** Times of the planned drying, where it is another. */
+  /** Times of the set as it was planned, where it dries or is parted otherwise. */
   readonly planned: DryTimes | null;
 }
 
+/** How the parting of a set was changed, in order. */
+export const editsOf = ({ parting }: Pick<RunState, 'parting'>): PartingEdit[] =>
+  parting.edits.map(({ edit }) => edit);
+
+/** A begun set as its parting is now: the same brief and the same changes are worked out once. */
+function partedOnce(
+  id: string,
+  brief: BriefInput,
+  revision: number,
+  edits: readonly PartingEdit[],
+): Promise<Checked<PartedView>> {
+  return once(`${id}/${revision}/${JSON.stringify(edits)}`, () => inPool('parted', { brief, edits }));
+}
+
 /**
- * A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. Where it was dried
- * in another way than planned, its times are those of that way.
+ * A set as its frozen brief gives it, not drawn; what was forecast when it was begun is kept with it. Where it is parted
+ * or dried in another way than planned, sections and times are those of that way.
  */
 export async function setView(set: BegunSet, nowMs: number): Promise<Checked<SetView>> {
-  const planned = await plannedView(set);
+  const { id, installedAtMs, takenDownAtMs, run } = set;
+  const edits = editsOf(run);
+  const { begunBrief, revision, answer: planned } = await plannedView(set);
   if (!planned.ok) return planned;
-  const asPlanned: Checked<SetView> = {
+  const parted = edits.length === 0 ? planned : await partedOnce(id, begunBrief, revision, edits);
+  if (!parted.ok) return parted;
+  const before = planned.value.view.dryTimes;
+  const asParted: Checked<SetView> = {
     ok: true,
-    value: { ...planned.value, dryCourse: null, planned: null },
+    value: { ...parted.value, begunBrief, dryCourse: null, planned: edits.length === 0 ? null : before },
   };
-  const { id, brief, installedAtMs, takenDownAtMs, run } = set;
-  if (installedAtMs === null || run.drying.length === 0) return asPlanned;
-  const stretches = plannedDrying(planned.value.view.blocks, brief, installedAtMs);
+  if (installedAtMs === null || (run.drying.length === 0 && run.dryPlan === null)) return asParted;
+  const { view, brief } = parted.value;
+  const stretches = plannedDrying(view.blocks, brief, installedAtMs, run.dryPlan);
   const untilMs = Math.min(nowMs, takenDownAtMs ?? nowMs);
   const course = asDried(brief, dryingTimeline(stretches, run.drying, installedAtMs, untilMs));
   const dryCourse = courseOf(course);
-  const dried = await remembered({ id, brief: course, revision: dryCourse }, 0);
-  if (!dried.ok) return asPlanned;
-  const view = { ...planned.value.view, dryTimes: dried.value.view.dryTimes };
-  return { ok: true, value: { ...planned.value, view, dryCourse, planned: planned.value.view.dryTimes } };
+  const dried = await remembered({ id, brief: course, revision: `${dryCourse}${JSON.stringify(edits)}` }, 0);
+  if (!dried.ok) return asParted;
+  return {
+    ok: true,
+    value: {
+      ...asParted.value,
+      view: { ...view, dryTimes: dried.value.view.dryTimes },
+      dryCourse,
+      planned: before,
+    },
+  };
 }
 
 /** Drying steps lie between the real end of the set, once it is in, and the takedown that is planned. */
-async function plannedView(set: BegunSet): Promise<Checked<AnsweredView>> {
-  const { id, brief, forecast, startedAtMs, installedAtMs } = set;
+async function plannedView({ id, brief, forecast, startedAtMs, installedAtMs }: BegunSet) {
   if (brief.wearBy) {
     const lasting = (...steps: readonly string[]) =>
       (forecast.schedule ?? [])
@@ -93,11 +125,11 @@ async function plannedView(set: BegunSet): Promise<Checked<AnsweredView>> {
       installedAtMs === null ? startedAtMs - lasting('prep') : installedAtMs - lasting('prep', 'install'),
     );
     const inItsDay = { ...brief, startAt: new Date(beginsMs).toISOString() };
-    const answer = await remembered({ id, brief: inItsDay, revision: beginsMs }, 0);
+    const answer = await partedOnce(id, inItsDay, beginsMs, []);
     // Begun after it was to be ready, there is no day to lay it out in.
-    if (answer.ok) return answer;
+    if (answer.ok) return { begunBrief: inItsDay, revision: beginsMs, answer };
   }
-  return remembered({ id, brief, revision: 0 }, 0);
+  return { begunBrief: brief, revision: 0, answer: await partedOnce(id, brief, 0, []) };
 }
 
 /** Forgets every answer: another database stands behind the same ids. */

@@ -10,7 +10,7 @@ import { HOUR_MS } from '@/core/units/time';
 import type { Database } from './db/client';
 import { findSet, type SetRecord } from './db/rows/sets';
 import { saveTakenDown } from './db/rows/set-commands';
-import { setView } from './forecast-cache';
+import { editsOf, setView } from './forecast-cache';
 import { log } from './log';
 import { inPool } from './pool';
 
@@ -23,6 +23,7 @@ const TELLING = z.object({
     'felt',
     'dry-begun',
     'dry-stopped',
+    'parted',
   ] satisfies RunEvent['kind'][]),
 });
 
@@ -57,7 +58,7 @@ function asItCame({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): Brie
 
 /** The belief it was begun with, about the drying as it came. */
 async function onItsCourse(set: SetRecord, takedown: Takedown): Promise<Takedown> {
-  if (set.run.drying.length === 0) return takedown;
+  if (set.run.drying.length === 0 && set.run.parting.edits.length === 0) return takedown;
   const answer = await setView(set, takedown.atMs);
   if (!answer.ok) return { ...takedown, belief: null };
   const { view, planned } = answer.value;
@@ -74,7 +75,11 @@ export async function keepTakenDown({ db, write }: Database, studioId: string, s
     const takedown = set && takedownOf(set);
     if (!set || !takedown) return;
     const course = await onItsCourse(set, takedown);
-    const takenDown = await inPool('takenDown', { brief: asItCame(set), takedown: course });
+    const takenDown = await inPool('takenDown', {
+      brief: asItCame(set),
+      edits: editsOf(set.run),
+      takedown: course,
+    });
     if (takenDown) await write((tx) => saveTakenDown(tx, studioId, setId, takenDown));
   } catch (thrown) {
     log.warn({ err: thrown, setId }, 'what comes of a takedown could not be worked out');

@@ -2,7 +2,10 @@ import { proxy, transfer, wrap, type Remote } from 'comlink';
 import type { Checked, FieldError } from '@/core/formats/field-error';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { DryingWay } from '@/core/plan/drying-ways';
+import type { PartedView } from '@/core/plan/chair-parting';
 import type { MachineBy } from '@/core/plan/make-dry-by';
+import type { PartingChoice } from '@/core/plan/parting-effect';
+import type { LateSet, Rescue } from '@/core/plan/rescues';
 import type { Porosity } from '@/core/coefficients/hair';
 import type { GuideRow } from '@/core/suggest/set-guide';
 import type { GuideEndpoint } from './guide.worker';
@@ -23,6 +26,18 @@ export interface Forecaster {
   readonly ways: (brief: unknown) => Promise<readonly DryingWay[]>;
   /** What makes a head that dries dry by a time. */
   readonly dryBy: (...asked: Parameters<ForecastEndpoint['dryBy']>) => Promise<MachineBy | null>;
+  /** A set as its parting is now. */
+  readonly parted: (...asked: Parameters<ForecastEndpoint['parted']>) => Promise<Checked<PartedView>>;
+  /** How a section can be parted otherwise, and what each way brings. */
+  readonly partingChoices: (
+    ...asked: Parameters<ForecastEndpoint['partingChoices']>
+  ) => Promise<readonly PartingChoice[]>;
+  /** Why a set cannot be parted so; null where it can. */
+  readonly partingProblem: (
+    ...asked: Parameters<ForecastEndpoint['partingProblem']>
+  ) => Promise<string | null>;
+  /** How a set that runs late can be in time. */
+  readonly rescues: (late: LateSet) => Promise<readonly Rescue[]>;
   /** Stops drawing heads. */
   readonly rest: () => void;
   readonly end: () => void;
@@ -67,6 +82,10 @@ export function startForecaster(): Forecaster {
     },
     ways: (brief) => remote.ways(brief),
     dryBy: (...asked) => remote.dryBy(...asked),
+    parted: (...asked) => remote.parted(...asked),
+    partingChoices: (...asked) => remote.partingChoices(...asked),
+    partingProblem: (...asked) => remote.partingProblem(...asked),
+    rescues: (late) => remote.rescues(late),
     // What was on its way when the stop was pressed is not heard any more.
     rest: () => {
       hearing++;

@@ -7,6 +7,9 @@ import { SHOWN_AT_DRAWS } from '@/core/plan/draw-counts';
 import { dryingWays, type DryingWay } from '@/core/plan/drying-ways';
 import { makeDryBy, type MachineBy } from '@/core/plan/make-dry-by';
 import { layoutFor } from '@/core/plan/layout-for';
+import { partedView, partingProblem, type PartedView } from '@/core/plan/chair-parting';
+import { partingChoices, type PartingChoice } from '@/core/plan/parting-effect';
+import { rescues, type LateSet, type Rescue } from '@/core/plan/rescues';
 import type { Drawer } from './draw.worker';
 
 /** Heads that one worker draws between two looks at the mailbox: about 15 ms of work. */
@@ -57,6 +60,19 @@ const endpoint = {
   /** What makes a head that dries dry by a time. */
   dryBy(...asked: Parameters<typeof makeDryBy>): MachineBy | null {
     return makeDryBy(...asked);
+  },
+  /** A set as its parting is now. */
+  parted(...asked: Parameters<typeof partedView>): Checked<PartedView> {
+    return partedView(...asked);
+  },
+  partingChoices(...asked: Parameters<typeof partingChoices>): PartingChoice[] {
+    return partingChoices(...asked);
+  },
+  partingProblem(...asked: Parameters<typeof partingProblem>): string | null {
+    return partingProblem(...asked);
+  },
+  rescues(late: LateSet): Rescue[] {
+    return rescues(late);
   },
   async refine(hear: (refinement: Refinement) => void): Promise<void> {
     const request = asked;

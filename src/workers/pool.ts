@@ -8,6 +8,8 @@ import { asTakenDown, type Takedown, type TakenDown } from '../core/plan/as-take
 import { SETTLED_DRAWS } from '../core/plan/draw-counts';
 import { forecast } from '../core/plan/forecast';
 import { layoutFor } from '../core/plan/layout-for';
+import { partedView, type PartedView } from '../core/plan/chair-parting';
+import type { PartingEdit } from '../core/run/parting-edit';
 import type { SuggestionsFile } from '../core/formats/suggestions-file';
 import { answerWish } from '../core/suggest/suggest';
 import type { RateBelief } from '../core/drying/rate-belief';
@@ -39,6 +41,9 @@ export const tasks = {
     drawTo(draft.value, draws);
     return { ok: true, value: draft.value.view(draws) };
   },
+  /** A set as its parting is now, not drawn. */
+  parted: ({ brief, edits }: { brief: BriefInput; edits: readonly PartingEdit[] }): Checked<PartedView> =>
+    partedView(brief, edits),
   /** What a set is begun with, drawn as often as the desk draws. */
   begin: (raw: BriefInput): Checked<BegunForecast> => {
     const brief = readBrief(raw);
@@ -61,9 +66,25 @@ export const tasks = {
     };
   },
   /** What comes of a set that was taken down; null where its brief cannot be read. */
-  takenDown: ({ brief: raw, takedown }: { brief: BriefInput; takedown: Takedown }): TakenDown | null => {
-    const brief = readBrief(raw);
-    return brief.ok ? asTakenDown(brief.value, layoutFor(brief.value), takedown) : null;
+  takenDown: ({
+    brief: raw,
+    edits,
+    takedown,
+  }: {
+    brief: BriefInput;
+    edits: readonly PartingEdit[];
+    takedown: Takedown;
+  }): TakenDown | null => {
+    const parted = partedView(raw, edits);
+    const brief = parted.ok ? readBrief(parted.value.brief) : null;
+    if (!parted.ok || !brief?.ok) return null;
+    const zones = new Map(parted.value.drawn.map(({ number, zone }) => [number, zone]));
+    return asTakenDown(
+      brief.value,
+      layoutFor(brief.value),
+      takedown,
+      (number) => zones.get(number) ?? 'crown',
+    );
   },
 } as const;
 

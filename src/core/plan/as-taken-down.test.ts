@@ -7,8 +7,9 @@ import { layoutFor } from './layout-for';
 const brief = readOrThrow(aBrief({ brief: { drying: [{ method: 'air', hours: 8 }] } }));
 const layout = layoutFor(brief);
 const { plan, drying } = forecast(brief, layout, 200);
+const zoneOf = (number: number) => layout.sections[number - 1]!.zone;
 const at = (afterH: number, checks: Parameters<typeof asTakenDown>[2]['checks'] = []) =>
-  asTakenDown(brief, layout, { atMs: 1_000, afterH, checks, belief: drying.belief });
+  asTakenDown(brief, layout, { atMs: 1_000, afterH, checks, belief: drying.belief }, zoneOf);
 
 describe('what comes of a set as it was taken down', () => {
   const [dry, early, wet] = [at(30), at(5), at(2)] as const;
@@ -41,8 +42,12 @@ describe('what comes of a set as it was taken down', () => {
   it('has the hood before the takedown, whenever that was', () => {
     const hooded = readOrThrow(aBrief({ brief: { drying: [{ method: 'air', hours: 8 }, { method: 'hood-hot', hours: 1 }] } })); // prettier-ignore
     const chanceAt = (own: typeof brief) =>
-      asTakenDown(own, layout, { atMs: Date.UTC(2027, 2, 13, 9), afterH: 4, checks: [], belief: null })
-        .chanceDry;
+      asTakenDown(
+        own,
+        layout,
+        { atMs: Date.UTC(2027, 2, 13, 9), afterH: 4, checks: [], belief: null },
+        zoneOf,
+      ).chanceDry;
     expect(chanceAt(hooded)).toBeGreaterThan(chanceAt(brief) + 0.5);
   });
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Brief } from '../brief/brief';
+import type { Zone } from '../hair/zone';
 import type { DrynessCheck } from '../drying/dryness-checks';
 import { beliefAfterChecks } from '../drying/dryness-checks';
 import { chanceDry, type RateBelief } from '../drying/rate-belief';
@@ -44,19 +45,19 @@ function inRealDay(brief: Brief, layout: Layout, atMs: number, afterH: number): 
 /**
  * Curl, look and days of a set by how damp it was when it was taken down: as the forecast has it, but for the moment and
  * for what was felt.
+ *
+ * @param zoneOf zone of a section by its number at the chair
  */
 export function asTakenDown(
   brief: Brief,
   layout: Layout,
   { atMs, afterH, checks, belief: begunWith }: Takedown,
+  zoneOf: (sectionNumber: number) => Zone,
 ): TakenDown {
   const basis = forecastBasis(inRealDay(brief, layout, atMs, afterH), layout);
   const drying = dryingForecast(basis.drying, []);
-  const belief = beliefAfterChecks(
-    begunWith ?? drying.belief,
-    checks,
-    (number) => basis.sections[number - 1]?.zone ?? 'crown',
-    (zone, level) => sectionTimes(drying.table, zone, level),
+  const belief = beliefAfterChecks(begunWith ?? drying.belief, checks, zoneOf, (zone, level) =>
+    sectionTimes(drying.table, zone, level),
   );
   const damp = dampAtTakedown({ table: drying.table, belief }, afterH);
   return {

@@ -221,7 +221,7 @@ export function partingProblem(raw: BriefInput, edits: readonly PartingEdit[]): 
 }
 
 /** A brief whose parting is drawn: zones that were parted for themselves are part of it. */
-function withRecipe(raw: BriefInput, recipe: PartingRecipe): BriefInput {
+export function withRecipe(raw: BriefInput, recipe: PartingRecipe): BriefInput {
   const zones =
     raw.set.zones &&
     Object.fromEntries(Object.entries(raw.set.zones).map(([zone, { sections: _, ...rest }]) => [zone, rest]));

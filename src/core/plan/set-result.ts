@@ -126,12 +126,17 @@ function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDay
   });
 }
 
-/** Sections by the size of tool they take. */
+/** Sections that differ by less than this factor in hair look alike. */
+const ALIKE = 1.5;
+
+/** Sections by the size of tool they take, those that were joined or parted apart from the rest. */
 function bySize(sections: readonly SectionPlan[]): SectionPlan[][] {
-  const groups = new Map<number | null, SectionPlan[]>();
+  const groups = new Map<string, SectionPlan[]>();
+  const first = sections[0]?.hairCount ?? 1;
   for (const section of sections) {
-    const diameterMm = section.tool?.diameterMm ?? null;
-    groups.set(diameterMm, [...(groups.get(diameterMm) ?? []), section]);
+    const steps = Math.round(Math.log(section.hairCount / first) / Math.log(ALIKE));
+    const key = `${section.tool?.diameterMm}/${steps}`;
+    groups.set(key, [...(groups.get(key) ?? []), section]);
   }
   return [...groups.values()];
 }
@@ -152,6 +157,43 @@ function byZone(samples: readonly Sample[], of: (sample: number) => number): Par
 const dosesOn = (doses: readonly Dose[], { zones }: ZoneGroup): Dose[] =>
   doses.filter(({ layer }) => goesOn(layer, zones[0]!));
 
+/** Groups of zones with what their look depends on. */
+function partsOf(brief: Brief, groups: readonly ZoneGroup[], doses: readonly Dose[], damp: number) {
+  const headHairs = groups.reduce(
+    (sum, group) => sum + group.sections.reduce((hairs, s) => hairs + s.hairCount, 0),
+    0,
+  );
+  const parts = groups.map((group) => ({
+    ...group,
+    facts: setFacts(brief, group, strongestHold(dosesOn(doses, group)), headHairs, damp),
+  }));
+  return { headHairs, parts };
+}
+
+/**
+ * Curl of some sections on the first day, taken down dry: the mean over their hair.
+ *
+ * @param isIt which sections are meant
+ * @returns mm; null where none of them is there
+ */
+export function firstCurlMm(
+  brief: Brief,
+  groups: readonly ZoneGroup[],
+  doses: readonly Dose[],
+  isIt: (section: SectionPlan) => boolean,
+): number | null {
+  const { parts } = partsOf(brief, groups, doses, 0);
+  let [hairs, sum] = [0, 0];
+  for (const { sections, facts } of parts) {
+    for (const section of sections.filter(isIt)) {
+      const { diameterMm } = curlOn(brief, { section, share: 1, facts }, 0, 1);
+      hairs += section.hairCount;
+      sum += section.hairCount * diameterMm;
+    }
+  }
+  return hairs === 0 ? null : sum / hairs;
+}
+
 /**
  * Look, life and fading of a set, over all its groups of zones.
  *
@@ -165,14 +207,7 @@ export function resultOf(
   damp: number,
   lastDay = MOST_DAYS,
 ): SetResult {
-  const headHairs = groups.reduce(
-    (sum, group) => sum + group.sections.reduce((hairs, s) => hairs + s.hairCount, 0),
-    0,
-  );
-  const parts = groups.map((group) => ({
-    ...group,
-    facts: setFacts(brief, group, strongestHold(dosesOn(doses, group)), headHairs, damp),
-  }));
+  const { headHairs, parts } = partsOf(brief, groups, doses, damp);
   const look = (terms: typeof definitionTerms) =>
     lookOf(parts.map(({ share, facts }) => ({ share, look: terms(facts) })));
   const definition = look(definitionTerms);

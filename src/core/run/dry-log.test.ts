@@ -100,7 +100,7 @@ describe('what was really done to dry a head', () => {
 
 describe('what makes it dry by a time', () => {
   const brief = aBrief();
-  const course = plannedDrying([], { ...brief, drying: [{ method: 'air', hours: 96 }] }, T0);
+  const course = plannedDrying([], { ...brief, drying: [{ method: 'air', hours: 96 }] }, T0, null);
   const answer = answerView(asDried(brief, course));
   if (!answer.ok) throw new Error('the brief is wrong');
   const { dryTimes } = answer.value.view;

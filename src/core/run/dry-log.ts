@@ -52,6 +52,36 @@ export function dryingSpans(standing: readonly RunEvent[]): DryingSpan[] {
   return spans;
 }
 
+/** A way of drying that was planned at the chair; the last one said holds. */
+export interface DryPlan extends DryingStretch {
+  /** The event that says so: what takes it back. */
+  readonly id: string;
+}
+
+/** What was planned of the drying at the chair; null for nothing. */
+export function dryPlanOf(standing: readonly RunEvent[]): DryPlan | null {
+  const said = standing.findLast(({ kind }) => kind === 'dry-planned');
+  if (!said || !isDryingMethod(said.step) || said.toMs === null || said.minutes === null) return null;
+  return {
+    id: said.id,
+    method: said.step,
+    fromMs: said.toMs,
+    untilMs: said.toMs + said.minutes * MINUTE_MS,
+  };
+}
+
+/** A planned drying with a stretch laid over it. */
+const laidOver = (planned: readonly DryingStretch[], { method, fromMs, untilMs }: DryingStretch) =>
+  [
+    ...planned.flatMap((stretch): DryingStretch[] => [
+      { ...stretch, untilMs: Math.min(stretch.untilMs, fromMs) },
+      { ...stretch, fromMs: Math.max(stretch.fromMs, untilMs) },
+    ]),
+    { method, fromMs, untilMs },
+  ]
+    .filter((stretch) => stretch.untilMs > stretch.fromMs)
+    .sort((a, b) => a.fromMs - b.fromMs);
+
 /** When a way of drying ended or will end. A machine that nobody was seen to stop stops when its time is up. */
 const endOf = ({ untilMs, dueMs }: DryingSpan): number => untilMs ?? dueMs ?? Infinity;
 
@@ -147,7 +177,7 @@ export function asDried(brief: BriefInput, timeline: readonly DryingStretch[]): 
 /** Tells one course of drying from another. */
 export const courseOf = ({ drying }: BriefInput): string => JSON.stringify(drying);
 
-/** The drying that a set was planned with, from the end of the set on. */
+/** The drying that a set was planned with, from the end of the set on, and what was planned over it at the chair. */
 export function plannedDrying(
   blocks: readonly {
     readonly step: string;
@@ -157,15 +187,22 @@ export function plannedDrying(
   }[],
   { drying = [] }: BriefInput,
   installedAtMs: number,
+  atChair: DryPlan | null,
 ): DryingStretch[] {
+  const over = (planned: readonly DryingStretch[]) =>
+    atChair && atChair.untilMs > installedAtMs
+      ? laidOver(planned, { ...atChair, fromMs: Math.max(atChair.fromMs, installedAtMs) })
+      : [...planned];
   const laid = blocks.flatMap(({ step, method = null, startMs, endMs }): DryingStretch[] =>
     step === 'dry' && isDryingMethod(method) ? [{ method, fromMs: startMs, untilMs: endMs }] : [],
   );
-  if (laid.length > 0) return laid;
+  if (laid.length > 0) return over(laid);
   let fromMs = installedAtMs;
-  return drying.map(({ method, hours }) => {
-    const stretch = { method, fromMs, untilMs: fromMs + hours * HOUR_MS };
-    fromMs = stretch.untilMs;
-    return stretch;
-  });
+  return over(
+    drying.map(({ method, hours }) => {
+      const stretch = { method, fromMs, untilMs: fromMs + hours * HOUR_MS };
+      fromMs = stretch.untilMs;
+      return stretch;
+    }),
+  );
 }

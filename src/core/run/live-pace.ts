@@ -17,13 +17,13 @@ export interface LivePace {
 /**
  * Live pace and finishing time.
  *
- * @param plannedMin planned minutes of each section, in working order
+ * @param plannedMin planned minutes of each section, by number, in working order
  * @param startedAtMs when hands-on work began
  * @source log ratio shrunk by n/(n + 2) (set-geometry §10)
  */
 export function livePace(
   state: RunState,
-  plannedMin: readonly number[],
+  plannedMin: ReadonlyMap<number, number>,
   startedAtMs: number,
   nowMs: number,
 ): LivePace {
@@ -34,10 +34,13 @@ export function livePace(
   const workedMs = (fromMs: number, untilMs: number) =>
     untilMs - fromMs - restedMs(state.pauses, fromMs, untilMs);
   const workedMin = Math.max(0.01, workedMs(startedAtMs, lastMs) / 60_000);
-  const plannedDone = done.reduce((sum, number) => sum + plannedMin[number - 1]!, 0);
+  const all = [...plannedMin];
+  const meanMin = all.reduce((sum, [, min]) => sum + min, 0) / all.length;
+  // What was parted a moment ago has no minutes of its own yet.
+  const plannedDone = done.reduce((sum, number) => sum + (plannedMin.get(number) ?? meanMin), 0);
   const ratio = done.length === 0 ? 1 : workedMin / plannedDone;
   const pace = Math.exp((Math.log(ratio) * done.length) / (done.length + c.priorSections));
-  const open = plannedMin.filter((_, i) => !state.doneAtMs.has(i + 1));
+  const open = all.flatMap(([number, min]) => (state.doneAtMs.has(number) ? [] : [min]));
   const leftMin = pace * open.reduce((sum, min) => sum + min, 0);
   // Work already put into the open section counts, but never more than that section.
   const begunMin = Math.min(pace * (open[0] ?? 0), Math.max(0, workedMs(lastMs, nowMs) / 60_000));
@@ -49,7 +52,7 @@ export function livePace(
   return {
     pace,
     minPerSection: done.length === 0 ? null : workedMin / done.length,
-    plannedMinPerSection: plannedMin.reduce((sum, min) => sum + min, 0) / plannedMin.length,
+    plannedMinPerSection: meanMin,
     finishAtMs: { p10: at(leftMin - Z_90 * sd), p50: at(leftMin), p90: at(leftMin + Z_90 * sd) },
   };
 }

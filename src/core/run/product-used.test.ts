@@ -14,7 +14,7 @@ const pump = (amount = 1) => event('dispensed', { step: '0', amount });
 /** Ten sections of 6 g each. */
 const PLANNED = Array.from({ length: 10 }, () => 6);
 const use = (events: readonly RunEvent[], atStartG: number | null = 100) =>
-  productUse(runState(events, 10), 0, PLANNED, 2, atStartG);
+  productUse(runState(events, 10), 0, new Map(PLANNED.map((grams, i) => [i + 1, grams])), 2, atStartG);
 
 describe('product used at the chair', () => {
   it('is what the tub lost; a tub that weighs more is another one', () => {

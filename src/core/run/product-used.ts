@@ -33,14 +33,14 @@ const ofLayer = (events: readonly RunEvent[], kind: RunEvent['kind'], layer: num
  * What of a layer's product was used, against the plan: by weighing the tub before and after, else by counting pumps.
  *
  * @param layer its place among the layers
- * @param plannedG what each section gets of it, in working order; null where it does not go
+ * @param plannedG what each section gets of it, by number; null where it does not go
  * @param unitG grams of one hand unit of it
  * @param atStartG what there was of it when the set was begun, g; null where nobody knows
  */
 export function productUse(
   { standing, doneAtMs }: RunState,
   layer: number,
-  plannedG: readonly (number | null)[],
+  plannedG: ReadonlyMap<number, number | null>,
   unitG: number,
   atStartG: number | null,
 ): ProductUse {
@@ -50,7 +50,7 @@ export function productUse(
   const isCounted = !isWeighed && counted.length > 0;
   const untilMs = isWeighed ? weighings.at(-1)!.atMs : Infinity;
   const sum = (isIt: (number: number) => boolean) =>
-    plannedG.reduce<number>((total, grams, i) => total + (isIt(i + 1) ? (grams ?? 0) : 0), 0);
+    [...plannedG].reduce((total, [number, grams]) => total + (isIt(number) ? (grams ?? 0) : 0), 0);
   const covered = (number: number) => doneAtMs.has(number) && doneAtMs.get(number)! <= untilMs;
   const plannedDoneG = sum(covered);
   const plannedLeftG = sum((number) => !doneAtMs.has(number));
@@ -60,12 +60,12 @@ export function productUse(
       ? unitG * counted.reduce((total, { amount }) => total + amount!, 0)
       : null;
   const isTelling =
-    plannedG.filter((grams, i) => grams !== null && covered(i + 1)).length >= TELLING_SECTIONS;
+    [...plannedG].filter(([number, grams]) => grams !== null && covered(number)).length >= TELLING_SECTIONS;
   const habit = usedG !== null && isTelling && plannedDoneG > 0 ? usedG / plannedDoneG : 1;
   const neededG = habit * plannedLeftG;
   const goneG = usedG === null ? plannedDoneG : usedG + habit * (sum((n) => doneAtMs.has(n)) - plannedDoneG);
   const leftG = atStartG === null ? null : Math.max(0, atStartG - goneG);
-  const open = plannedG.filter((grams, i) => grams !== null && !doneAtMs.has(i + 1)).length;
+  const open = [...plannedG].filter(([number, grams]) => grams !== null && !doneAtMs.has(number)).length;
   const isShort = leftG !== null && open > 0 && leftG < neededG;
   return {
     usedG,

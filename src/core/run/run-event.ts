@@ -25,6 +25,7 @@ export const RUN_EVENT_KINDS = [
   'step-skipped',
   'dry-begun',
   'dry-stopped',
+  'dry-planned',
   'section-loosed',
   'section-separated',
   'fluffed',
@@ -51,10 +52,10 @@ export interface RunEvent {
   readonly feel: CheckFeel | null;
   /** The events that a `section-undone`, `taken-back` or `moved` is about, as far as the hand had seen them. */
   readonly of: readonly string[] | null;
-  /** The time that a `moved` gives them. */
+  /** The time that a `moved` gives them; when a `dry-planned` is to begin. */
   readonly toMs: number | null;
   /**
-   * Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun`; what went
+   * Which step before the set a `step-…` is about, by its name in the plan; how it dries, of a `dry-begun` or `dry-planned`; what went
    * wrong, of a `fault`; what was on the hands, of a `taken-down`; which quarter was `misted`, where not all that waits.
    */
   readonly step: string | null;
@@ -64,7 +65,7 @@ export interface RunEvent {
   readonly amount: number | null;
   /** How the parting was changed; of a `parted` only. */
   readonly parting: PartingEdit | null;
-  /** How long a `dry-begun` is to last from then on; null until something else is begun. */
+  /** How long a `dry-begun` or `dry-planned` is to last from then on; null until something else is begun. */
   readonly minutes: number | null;
   /** Who tapped, by the name that the device goes by; null where it goes by none. */
   readonly by: string | null;
@@ -137,6 +138,7 @@ const OF_A_STEP: readonly RunEventKind[] = [
   'step-done',
   'step-skipped',
   'dry-begun',
+  'dry-planned',
   'fault',
   'tub-weighed',
   'dispensed',
@@ -156,6 +158,8 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('amount', 'how much it was is missing');
   if (event.kind === 'measured' && event.measured === null)
     missing('measured', 'what was measured is missing');
+  if (event.kind === 'dry-planned' && (event.toMs === null || event.minutes === null))
+    missing('toMs', 'when it begins and how long it lasts is missing');
   if (event.kind === 'parted' && event.parting === null) missing('parting', 'how it was parted is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }

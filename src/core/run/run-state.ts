@@ -1,4 +1,4 @@
-import { dryingSpans, type DryingSpan } from './dry-log';
+import { dryingSpans, dryPlanOf, type DryingSpan, type DryPlan } from './dry-log';
 import type { Measured } from './measured';
 import { parted, type Parted } from './parted';
 import type { RunEvent, RunEventDetail } from './run-event';
@@ -61,6 +61,8 @@ export interface RunState {
   readonly prep: ReadonlyMap<string, PrepDone>;
   /** What was really done to dry it, in order. */
   readonly drying: readonly DryingSpan[];
+  /** What was planned of it at the chair; null for nothing. */
+  readonly dryPlan: DryPlan | null;
   /** When the last section was done, or the set was said to be finished; null while any is open. */
   readonly installedAtMs: number | null;
   /** When it was said to be dry all over; null where nobody said so. */
@@ -209,6 +211,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     checks,
     prep,
     drying: dryingSpans(standing),
+    dryPlan: dryPlanOf(standing),
     installedAtMs,
     driedAtMs,
     takenDownAtMs,

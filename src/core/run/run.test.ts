@@ -9,6 +9,9 @@ import { livePace } from './live-pace';
 import { runEvent, runEventInput, type RunEventDetail, type RunEventKind } from './run-event';
 import { lastDone, nextSection, restedMs, runningStep, runState, settingSinceMs } from './run-state';
 
+/** Minutes of sections 1, 2, 3 …, as the pace wants them. */
+const minutesOf = (minutes: readonly number[]) => new Map(minutes.map((min, i) => [i + 1, min]));
+
 let made = 0;
 const event = (kind: RunEventKind, atMin: number, detail: RunEventDetail | number = {}) =>
   runEvent(`e${++made}`, kind, atMin * MINUTE_MS, {
@@ -227,7 +230,7 @@ describe('the clock of a device', () => {
 describe('live pace', () => {
   const planned = [2, 2, 2, 2, 2, 2];
   it('starts from the plan', () => {
-    const pace = livePace(runState([], 6), planned, 0, 0);
+    const pace = livePace(runState([], 6), minutesOf(planned), 0, 0);
     expect(pace.pace).toBe(1);
     expect(pace.minPerSection).toBeNull();
     expect(pace.finishAtMs.p50).toBe(12 * MINUTE_MS);
@@ -239,8 +242,8 @@ describe('live pace', () => {
         Array.from({ length: n }, (_, i) => done(3 * (i + 1), i + 1)),
         6,
       );
-    const one = livePace(after(1), planned, 0, 3 * MINUTE_MS);
-    const four = livePace(after(4), planned, 0, 12 * MINUTE_MS);
+    const one = livePace(after(1), minutesOf(planned), 0, 3 * MINUTE_MS);
+    const four = livePace(after(4), minutesOf(planned), 0, 12 * MINUTE_MS);
     expect(one.pace).toBeGreaterThan(1);
     expect(four.pace).toBeGreaterThan(one.pace);
     expect(four.pace).toBeLessThan(1.5);
@@ -251,23 +254,28 @@ describe('live pace', () => {
 
   it('leaves pauses out', () => {
     const state = runState([event('paused', 1), event('resumed', 31), done(32, 1)], 6);
-    expect(livePace(state, planned, 0, 32 * MINUTE_MS).minPerSection).toBeCloseTo(2, 9);
+    expect(livePace(state, minutesOf(planned), 0, 32 * MINUTE_MS).minPerSection).toBeCloseTo(2, 9);
   });
 
   it('takes nothing off the work before a pause that comes after it', () => {
     const twenty = Array.from({ length: 20 }, () => 5);
     const four = [5, 10, 15, 20].map((at, i) => done(at, i + 1));
     const resumed = runState([...four, event('paused', 20), event('resumed', 50)], 20);
-    const after = livePace(resumed, twenty, 0, 50 * MINUTE_MS);
+    const after = livePace(resumed, minutesOf(twenty), 0, 50 * MINUTE_MS);
     expect(after.pace).toBeCloseTo(1, 9);
     expect(after.finishAtMs.p50).toBeCloseTo(130 * MINUTE_MS, -2);
-    const during = livePace(runState([...four, event('paused', 20)], 20), twenty, 0, 50 * MINUTE_MS);
+    const during = livePace(
+      runState([...four, event('paused', 20)], 20),
+      minutesOf(twenty),
+      0,
+      50 * MINUTE_MS,
+    );
     expect(during.finishAtMs.p50).toBeCloseTo(130 * MINUTE_MS, -2);
   });
 
   it('work begun counts, but never more than the section it is on', () => {
     const [first] = [runState([done(2, 1)], 6)];
-    const at = (min: number) => livePace(first!, planned, 0, min * MINUTE_MS).finishAtMs.p50;
+    const at = (min: number) => livePace(first!, minutesOf(planned), 0, min * MINUTE_MS).finishAtMs.p50;
     // Within the second section the finish stands still; past it every minute is a minute later.
     expect(at(3)).toBe(at(2));
     expect(at(4)).toBe(at(2));
@@ -278,8 +286,8 @@ describe('live pace', () => {
   it('counts as two sections of the plan, by the square of what is done: n ÷ (n + 2) (worked by hand)', () => {
     const twice = runState([done(4, 1), done(8, 2)], 6);
     // Two sections at twice their time: exp(ln 2 × 2/4).
-    expect(livePace(twice, planned, 0, 8 * MINUTE_MS).pace).toBeCloseTo(Math.SQRT2, 9);
-    const { finishAtMs } = livePace(twice, planned, 0, 8 * MINUTE_MS);
+    expect(livePace(twice, minutesOf(planned), 0, 8 * MINUTE_MS).pace).toBeCloseTo(Math.SQRT2, 9);
+    const { finishAtMs } = livePace(twice, minutesOf(planned), 0, 8 * MINUTE_MS);
     expect(finishAtMs.p50).toBeCloseTo(8 * MINUTE_MS + 8 * Math.SQRT2 * MINUTE_MS, 0);
     const sd = 8 * Math.SQRT2 * Math.hypot(0.35 / 2, 0.2 / Math.sqrt(3));
     expect(finishAtMs.p90 - finishAtMs.p50).toBeCloseTo(1.2815515655 * sd * MINUTE_MS, 0);
@@ -316,7 +324,9 @@ describe('pauses', () => {
   it('a pause after the last section changes nothing of the set', () => {
     const all = [done(1, 1), done(2, 2), event('paused', 3), event('resumed', 50)];
     expect(runState(all, 2)).toMatchObject({ installedAtMs: 2 * MINUTE_MS, phase: 'drying' });
-    expect(livePace(runState(all, 2), [1, 1], 0, 50 * MINUTE_MS).finishAtMs.p50).toBe(50 * MINUTE_MS);
+    expect(livePace(runState(all, 2), minutesOf([1, 1]), 0, 50 * MINUTE_MS).finishAtMs.p50).toBe(
+      50 * MINUTE_MS,
+    );
   });
 
   it('an old undo that names no tap takes back all of the section', () => {
@@ -400,7 +410,7 @@ describe('the steps before the set', () => {
     const planned = [2, 2, 2, 2];
     const paceOf = (events: typeof taps) => {
       const state = runState(events, 4);
-      return livePace(state, planned, settingSinceMs(state, 0, at(51)), at(51));
+      return livePace(state, minutesOf(planned), settingSinceMs(state, 0, at(51)), at(51));
     };
     expect(paceOf([...washed, ...taps]).minPerSection).toBeCloseTo(2, 9);
     expect(paceOf(taps).minPerSection).toBeCloseTo(17, 9);

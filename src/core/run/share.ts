@@ -4,15 +4,18 @@ import type { LaidSection } from '../parting/layout';
 export const SHARES = ['all', 'left', 'right', 'from-last'] as const;
 export type Share = (typeof SHARES)[number];
 
-/** The sections in the order this hand takes them: its own share first, then what the others left. */
+/**
+ * The sections in the order this hand takes them: its own share first, then what the others left.
+ *
+ * @param sections in working order
+ */
 export function orderOfShare(
   sections: readonly Pick<LaidSection, 'number' | 'side'>[],
   share: Share,
 ): number[] {
-  const byNumber = [...sections].sort((a, b) => a.number - b.number);
-  if (share === 'from-last') return byNumber.reverse().map(({ number }) => number);
+  if (share === 'from-last') return sections.map(({ number }) => number).reverse();
   const isOwn = ({ side }: Pick<LaidSection, 'side'>) => share === 'all' || side === share;
-  return [...byNumber.filter(isOwn), ...byNumber.filter((section) => !isOwn(section))].map(
+  return [...sections.filter(isOwn), ...sections.filter((section) => !isOwn(section))].map(
     ({ number }) => number,
   );
 }

@@ -14,9 +14,15 @@ const mist = (atMin: number, step: Quadrant | null = null) =>
 const PLACES = QUADRANTS.flatMap((quadrant) => [quadrant, quadrant, quadrant, quadrant]);
 const ORDER = PLACES.map((_, i) => i + 1);
 const at = (nowMin: number, events: readonly RunEvent[]) =>
-  waitingHair(runState(events, PLACES.length), PLACES, ORDER, () => 10, 30, 0, nowMin * MINUTE_MS).map(
-    ({ quadrant, dueMs }) => [quadrant, dueMs / MINUTE_MS] as const,
-  );
+  waitingHair(
+    runState(events, PLACES.length),
+    (number) => PLACES[number - 1]!,
+    ORDER,
+    () => 10,
+    30,
+    0,
+    nowMin * MINUTE_MS,
+  ).map(({ quadrant, dueMs }) => [quadrant, dueMs / MINUTE_MS] as const);
 
 describe('hair that waits its turn', () => {
   it('is due as long after it was wetted as the plan says, each quarter by itself', () => {

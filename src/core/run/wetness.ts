@@ -21,14 +21,14 @@ function lastMistMs({ mists }: RunState, quadrant: Quadrant): number | null {
  * Quarters that dry out before their turn is over, the driest first. One whose last section is reached before that
  * needs nothing.
  *
- * @param quadrants quarter of each section, in working order
+ * @param quadrantOf quarter of a section
  * @param order sections as they will be taken
  * @param minutesOf how long each takes at the pace so far
  * @param sinceMs when setting began: all of it was wet then
  */
 export function waitingHair(
   state: RunState,
-  quadrants: readonly Quadrant[],
+  quadrantOf: (number: number) => Quadrant | null,
   order: readonly number[],
   minutesOf: (number: number) => number,
   remistEveryMin: number,
@@ -44,7 +44,7 @@ export function waitingHair(
   }
   return QUADRANTS.flatMap((quadrant): WaitingHair[] => {
     // The one in hand is wet under the hands.
-    const numbers = open.slice(1).filter((number) => quadrants[number - 1] === quadrant);
+    const numbers = open.slice(1).filter((number) => quadrantOf(number) === quadrant);
     const dueMs = (lastMistMs(state, quadrant) ?? sinceMs) + remistEveryMin * MINUTE_MS;
     const lastMs = Math.max(...numbers.map((number) => reachedMs.get(number)!));
     return numbers.length === 0 || lastMs <= dueMs ? [] : [{ quadrant, numbers, dueMs }];

@@ -1,11 +1,8 @@
 'use client';
-import type { Clock } from '@/core/formats/display';
 import Alert from '@mui/material/Alert';
 import Link from 'next/link';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import type { OpenDialog, ChairSet } from './chair-set';
-import type { ForecastView } from '@/core/plan/forecast-view';
-import type { DrawnSection } from '@/core/parting/drawn-layout';
+import type { ChairDeskProps, ChairViewProps, OpenDialog } from './chair-set';
 import { techniqueOf } from '@/core/techniques';
 import { formatClock } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
@@ -23,16 +20,9 @@ import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
 import { useFreshDay } from './use-fresh-day';
 import { useKeptPage } from './use-kept-page';
+import { useParting } from './use-parting';
 import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
-
-export interface ChairDeskProps {
-  readonly set: ChairSet;
-  readonly view: ForecastView;
-  readonly drawn: readonly DrawnSection[];
-  readonly clock: Clock;
-  readonly nowMs: number;
-}
 
 const TICK_MS = 5000;
 
@@ -43,9 +33,11 @@ const CARDS_AFTER_MS = 3000;
 
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
-  const { set, clock } = props;
   const nowMs = useNow(props.nowMs, TICK_MS);
-  const log = useRunLog(set.id, set.sectionCount, set.events);
+  const log = useRunLog(props.set.id, props.set.plannedCount, props.set.events);
+  const now = useParting(props, log.state);
+  const { clock } = props;
+  const { set } = now;
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const settings = useChairSettings();
   useEffect(() => {
@@ -56,7 +48,7 @@ export function ChairDesk(props: ChairDeskProps) {
   useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');
   const technique = techniqueOf(set.technique);
-  const shared = { ...props, nowMs, log, onDialog: setDialog, dialog };
+  const shared: ChairViewProps = { ...now, clock, nowMs, log, onDialog: setDialog, dialog };
 
   return (
     <div

@@ -11,13 +11,11 @@ import type { ForecastView } from '@/core/plan/forecast-view';
 import { afterWords, windingWords, workedWords } from '@/core/plan/how-words';
 import { productRoles } from '@/core/products';
 import { goesOn } from '@/core/products/layer';
-import type { ChosenSchools } from '@/core/schools/schools';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
 import { DAY_MS, MINUTE_MS } from '@/core/units/time';
-import { sectionDoses } from '@/core/plan/section-dose';
-import { toolKinds } from '@/core/techniques/tool-kind';
-import type { ChairCaution, ChairLayer, ChairPrep, ChairSet } from './chair-set';
+import { chairSections } from './chair-sections';
+import type { ChairCaution, ChairLayer, ChairPrep, ChairSet, ChairSetBase } from './chair-set';
 import type { loadChair } from './queries';
 
 type LoadedChair = NonNullable<Awaited<ReturnType<typeof loadChair>>>;
@@ -55,31 +53,28 @@ function prepOf({ prep }: Brief, { blocks }: ForecastView): ChairPrep[] {
   }));
 }
 
-/** How a set is finished, as the plan and the head's school have it. */
-function finishOf(
-  brief: Brief,
-  { plan }: ForecastView,
-  schools: ChosenSchools,
-  sectionCount: number,
-): ChairSet['finish'] {
+/** How a set is finished, as the plan has it. */
+function finishOf(brief: Brief): ChairSet['finish'] {
   const { hands, separations, fluffing } = brief.wear;
   const lengths = brief.head.stretchedLengthCm;
-  const undoLines = perZone((zone) => techniqueOf(brief.zones[zone].technique).takedownLine);
   return {
-    sectionCount,
-    toUndo: plan.sections.filter(({ zone }) => undoLines[zone] !== null).length,
-    school: schools.fluffing === 'roots-first' ? 'roots-first' : 'separate-first',
     hands,
-    undoLines,
+    undoLines: perZone((zone) => techniqueOf(brief.zones[zone].technique).takedownLine),
     separations,
     fluffing,
     after: afterWords(brief),
     longestZone: ZONES.filter((zone) => zone !== 'crown').reduce((longest, zone) =>
       lengths[zone] > lengths[longest] ? zone : longest,
     ),
-    takedownMin: plan.handsOn.takedownMin,
-    separatingMin: plan.handsOn.separatingMin,
   };
+}
+
+/** When a set was planned to be in: as its day was laid out, else as long after it was begun as it takes. */
+function plannedInMs({ forecast, sections, startedAtMs }: LoadedChair['set']): number {
+  const laid = forecast.schedule?.find(({ step }) => step === 'install');
+  if (laid) return Date.parse(laid.endAt);
+  const workMin = sections.reduce((sum, { plannedMin }) => sum + plannedMin, forecast.handsOn.prepMin);
+  return startedAtMs + workMin * MINUTE_MS;
 }
 
 /** Ways of drying that are offered: those of the plan, and those that the studio has what it takes for. */
@@ -100,6 +95,10 @@ function waysToDry({ drying }: Brief, dryers: LoadedChair['dryers']): DryingMeth
 export function chairSetOf({
   set,
   view,
+  drawn,
+  doses,
+  begunBrief,
+  partedBrief,
   dryCourse,
   dryers,
   schools,
@@ -112,7 +111,7 @@ export function chairSetOf({
   if (!read.ok) throw new Error('the brief of a set at the chair cannot be read');
   const brief = read.value;
   const daysInSet = set.installedAtMs === null ? 0 : (nowMs - set.installedAtMs) / DAY_MS;
-  return {
+  const base: ChairSetBase = {
     id: set.id,
     headName: set.headName,
     skinTone: set.skinTone,
@@ -137,7 +136,9 @@ export function chairSetOf({
     startedAtMs: set.startedAtMs,
     installedAtMs: set.installedAtMs,
     wearByMs: view.blocks.at(-1)?.endMs ?? null,
-    sectionCount: set.sections.length,
+    plannedInMs: plannedInMs(set),
+    takedownMs: view.blocks.find(({ step }) => step === 'takedown')?.startMs ?? null,
+    plannedCount: set.sections.length,
     prep: prepOf(brief, view),
     layers: brief.set.layers.map((layer, i): ChairLayer => {
       const product = products.find(({ id }) => id === set.layerProductIds[i]);
@@ -156,39 +157,23 @@ export function chairSetOf({
         isMixedIn: layer.inHand ?? false,
       };
     }),
-    sectionDoses: sectionDoses(view.plan, brief.head),
     handUnits,
-    zoneOf: Object.fromEntries(view.plan.sections.map((section) => [section.number, section.zone])),
     cautions: {
       setting: cautionsOf(brief, daysInSet, view, 'setting'),
       drying: cautionsOf(brief, daysInSet, view, 'drying'),
     },
     why: { handsOn: whyOf(set.forecast, 'handsOn'), dry: whyOf(set.forecast, 'dry') },
     events: set.events,
-    sectionLines: Object.fromEntries(
-      view.plan.sections.map(({ number, zone, toolDiameterMm, winding }) => {
-        const { tool } = brief.zones[zone];
-        return [
-          number,
-          {
-            toolKind: tool?.kind ?? null,
-            toolMm: toolDiameterMm ?? null,
-            winding: winding ?? null,
-            swatch:
-              (tool &&
-                tools.find(
-                  (kept) => kept.kind === toolKinds[tool.kind].keptAs && kept.diameterMm === toolDiameterMm,
-                )?.swatch) ??
-              null,
-          },
-        ];
-      }),
-    ),
+    toolOf: perZone((zone) => brief.zones[zone].tool?.kind ?? null),
+    tools: tools.map(({ kind, diameterMm, owned, swatch }) => ({ kind, diameterMm, owned, swatch })),
     allergies: set.allergies,
-    finish: finishOf(brief, view, schools, set.sections.length),
-    brief: set.brief,
+    school: schools.fluffing === 'roots-first' ? 'roots-first' : 'separate-first',
+    finish: finishOf(brief),
+    begunBrief,
+    partedBy: set.run.parting.edits.map(({ id }) => id),
     dryCourse,
     waysToDry: waysToDry(brief, dryers),
     isCancelled: set.cancelledAtMs !== null,
   };
+  return { ...base, ...chairSections(base, { view, drawn, doses, brief: partedBrief }) };
 }

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import type { CheckFeel } from '@/core/drying/dryness-checks';
 import type { Level } from '@/core/drying/nodes';
 import { ChoiceList } from '@/ui/fields/choice-list';
-import { NumberField } from '@/ui/fields/number-field';
+import { sectionName } from '@/core/parting/section-name';
+import { SelectField } from '@/ui/fields/select-field';
 import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
 
@@ -25,7 +26,7 @@ export function CheckDialog({
   suggested,
   sectionNumber,
   onSection,
-  sectionCount,
+  numbers,
   onClose,
   onCheck,
 }: {
@@ -33,7 +34,8 @@ export function CheckDialog({
   suggested: readonly number[];
   sectionNumber: number;
   onSection: (number: number) => void;
-  sectionCount: number;
+  /** Sections in working order. */
+  numbers: readonly number[];
   onClose: () => void;
   onCheck: (check: { sectionNumber: number; level: Level; feel: CheckFeel }) => void;
 }) {
@@ -54,17 +56,14 @@ export function CheckDialog({
             aria-pressed={number === sectionNumber}
             onClick={() => onSection(number)}
           >
-            {number}
+            {sectionName(number)}
           </button>
         ))}
-        <NumberField
+        <SelectField
           label="Section"
-          value={sectionNumber}
-          low={1}
-          high={sectionCount}
-          whole
-          width={110}
-          onCommit={onSection}
+          value={String(sectionNumber)}
+          options={numbers.map((number) => ({ value: String(number), label: sectionName(number) }))}
+          onChange={(number) => onSection(Number(number))}
         />
       </div>
       <ChoiceList

@@ -4,6 +4,7 @@ import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
 import { isBeyondHorizon } from '@/core/drying/rate-table';
 import { chancesAt, DRY_ENOUGH, dryingNow } from '@/core/plan/drying-now';
 import { undoneOf, type FeltCheck } from '@/core/run/run-state';
+import { sectionName } from '@/core/parting/section-name';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { techniqueOf } from '@/core/techniques';
 import { listed } from '@/core/words/words';
@@ -41,9 +42,9 @@ export function DryingView(props: ChairViewProps) {
       dryingNow(
         course.dryTimes,
         checks.map((check) => ({ ...check, afterH: Math.max(0, (check.atMs - installedAtMs) / HOUR_MS) })),
-        (number) => set.zoneOf[number] ?? 'crown',
+        (number) => set.sections[number]?.zone ?? 'crown',
       ),
-    [course.dryTimes, checks, installedAtMs, set.zoneOf],
+    [course.dryTimes, checks, installedAtMs, set.sections],
   );
   const chances = chancesAt(now, afterH);
   const feel = sectionsToFeel(course.dryTimes, drawn);
@@ -101,7 +102,7 @@ export function DryingView(props: ChairViewProps) {
           sections={drawn}
           skin={set.skinTone}
           hair={set.hairTone}
-          stateOf={(number) => dryingState(chances.zones[set.zoneOf[number] ?? 'crown'])}
+          stateOf={(number) => dryingState(chances.zones[set.sections[number]?.zone ?? 'crown'])}
           onPick={(number) => {
             setFelt(number);
             setOpen('check');
@@ -147,14 +148,15 @@ export function DryingView(props: ChairViewProps) {
         <DryNow course={course} clock={clock} nowMs={nowMs} />
         <p className={styles.cue}>
           <b>
-            Feel {listed(feel)} {feelNow ? 'now.' : `about ${about(now.worthFeelingAfterH)}.`}
+            Feel {listed(feel.map(sectionName))}{' '}
+            {feelNow ? 'now.' : `about ${about(now.worthFeelingAfterH)}.`}
           </b>{' '}
           Dry hair is springy and has drawn up. Cold may only be cool: wait and feel again.
         </p>
         {lastTelling && (
           <p className={styles.last}>
-            Last felt: section {lastTelling.sectionNumber}, {lastTelling.level}, {lastTelling.feel} at{' '}
-            {formatWhen(lastTelling.atMs, clock, nowMs)}.
+            Last felt: section {sectionName(lastTelling.sectionNumber)}, {lastTelling.level},{' '}
+            {lastTelling.feel} at {formatWhen(lastTelling.atMs, clock, nowMs)}.
           </p>
         )}
         <ChairCautions texts={set.cautions.drying.map(({ text }) => text)} allergies={set.allergies} />
@@ -189,7 +191,7 @@ export function DryingView(props: ChairViewProps) {
         suggested={feel}
         sectionNumber={felt ?? feel[0] ?? 1}
         onSection={setFelt}
-        sectionCount={set.sectionCount}
+        numbers={drawn.map(({ number }) => number)}
         onClose={() => setOpen(null)}
         onCheck={check}
       />

@@ -3,20 +3,24 @@ import { dryingMethods } from '@/core/drying-methods';
 import { isDryingMethod } from '@/core/run/dry-log';
 import { faults, isFault } from '@/core/run/faults';
 import { capitalised } from '@/core/words/words';
+import { sectionName } from '@/core/parting/section-name';
 import { formatMinutes } from '@/ui/format';
+import { partingWords } from './parting-words';
 import { prepName } from '@/core/coefficients/prep-steps';
 import type { RunEvent, RunEventKind } from '@/core/run/run-event';
 
+const named = ({ sectionNumber }: Pick<RunEvent, 'sectionNumber'>) => sectionName(sectionNumber ?? 0);
+
 const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
-  'section-done': ({ sectionNumber }) => `Section ${sectionNumber} done`,
-  'section-undone': ({ sectionNumber }) => `Section ${sectionNumber} not done after all`,
+  'section-done': (event) => `Section ${named(event)} done`,
+  'section-undone': (event) => `Section ${named(event)} not done after all`,
   paused: () => 'Paused',
   resumed: () => 'Went on',
   misted: ({ step }) => {
     const quadrant = QUADRANTS.find((id) => id === step);
     return quadrant ? `Misted the ${QUADRANT_LABEL[quadrant]}` : 'Misted';
   },
-  felt: ({ sectionNumber, level, feel }) => `Felt section ${sectionNumber}, ${level}: ${feel}`,
+  felt: (event) => `Felt section ${named(event)}, ${event.level}: ${event.feel}`,
   installed: () => 'Set finished',
   dried: () => 'Dry all over',
   'taken-down': ({ note }) => (note ? `Taken down damp: ${note}` : 'Taken down'),
@@ -29,13 +33,16 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   'dry-begun': ({ step, minutes }) =>
     `${isDryingMethod(step) ? capitalised(dryingMethods[step].phrase) : 'Drying'}${minutes === null ? '' : ` for ${formatMinutes(minutes)}`}`,
   'dry-stopped': () => 'Drying stopped',
-  'section-loosed': ({ sectionNumber }) => `Section ${sectionNumber} undone`,
-  'section-separated': ({ sectionNumber }) => `Section ${sectionNumber} separated`,
+  'section-loosed': (event) => `Section ${named(event)} undone`,
+  'section-separated': (event) => `Section ${named(event)} separated`,
   fluffed: () => 'Roots fluffed',
-  fault: ({ sectionNumber, step }) =>
-    `Section ${sectionNumber}: ${isFault(step) ? faults[step].label.toLowerCase() : 'something was wrong'}`,
+  fault: (event) =>
+    `Section ${named(event)}: ${isFault(event.step) ? faults[event.step].label.toLowerCase() : 'something was wrong'}`,
   'tub-weighed': ({ step, amount }) => `Product ${Number(step) + 1} weighed: ${Math.round(amount ?? 0)} g`,
   dispensed: ({ step, amount }) => `Product ${Number(step) + 1}: ${amount} more`,
+  parted: ({ parting }) => (parting ? capitalised(partingWords(parting)) : 'Parted otherwise'),
+  'dry-planned': ({ step, minutes }) =>
+    `Planned: ${isDryingMethod(step) ? dryingMethods[step].phrase : 'drying'} for ${formatMinutes(minutes ?? 0)}`,
   measured: () => 'Measured for the first time',
 };
 

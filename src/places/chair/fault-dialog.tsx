@@ -1,4 +1,5 @@
 'use client';
+import { sectionName } from '@/core/parting/section-name';
 import { FAULT_IDS, faults } from '@/core/run/faults';
 import { ChairDialog } from './chair-dialog';
 import type { ChairViewProps } from './chair-set';
@@ -17,7 +18,12 @@ export function FaultDialog({
   if (sectionNumber === null) return null;
   const own = state.faults.filter((fault) => fault.sectionNumber === sectionNumber);
   return (
-    <ChairDialog open title={`Section ${sectionNumber}: what went wrong?`} onClose={onClose} maxWidth="sm">
+    <ChairDialog
+      open
+      title={`Section ${sectionName(sectionNumber)}: what went wrong?`}
+      onClose={onClose}
+      maxWidth="sm"
+    >
       <div className={styles.faults}>
         {FAULT_IDS.map((id) => {
           const said = own.find(({ step }) => step === id);

@@ -28,7 +28,7 @@ const TALLIES = {
 export function FinishView(props: ChairViewProps) {
   const { set, log, nowMs, clock, view } = props;
   const { state, record } = log;
-  const stage = finishStage(state, set.finish, nowMs) ?? 'worn';
+  const stage = finishStage(state, set, nowMs) ?? 'worn';
   if (stage === 'undoing' || stage === 'separating') return <Tally key={stage} {...props} stage={stage} />;
   if (stage === 'measuring') return <MeasureForm {...props} />;
   if (stage === 'fluffing')
@@ -90,7 +90,7 @@ function Tally({
         );
   const lastMs = Math.max(sinceMs, ...[...taps.values()].map(({ atMs }) => atMs));
   const plannedEach =
-    (stage === 'undoing' ? finish.takedownMin : finish.separatingMin) / Math.max(1, ofStage.length);
+    (stage === 'undoing' ? set.takedownMin : set.separatingMin) / Math.max(1, ofStage.length);
   const each = taps.size === 0 ? null : (lastMs - sinceMs) / MINUTE_MS / taps.size;
   const left = ofStage.length - taps.size;
   const finishMs = nowMs + left * (each ?? plannedEach) * MINUTE_MS;

@@ -20,8 +20,8 @@ export function HandCard({
   readonly left: number;
 }) {
   const { units } = useUnits();
-  const line = set.sectionLines[number];
-  const doses = set.sectionDoses[number - 1] ?? [];
+  const line = set.sections[number];
+  const doses = line?.doses ?? [];
   return (
     <div className={styles.card}>
       <ul className={styles.layers} aria-label="What goes on it">

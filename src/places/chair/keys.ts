@@ -8,6 +8,8 @@ export const CHAIR_KEYS = [
   { key: 'h', shown: 'H', does: 'how it dries: begin, stop, what would make it dry by a time' },
   { key: 's', shown: 'S', does: 'several sections at once' },
   { key: 'b', shown: 'B', does: 'what comes before the set' },
+  { key: 'x', shown: 'X', does: 'part it otherwise: split, join, thin, leave out' },
+  { key: 'r', shown: 'R', does: 'what would help to be in time, when it runs late' },
   { key: 'c', shown: 'C', does: 'how it is done, with drawings' },
   { key: 'w', shown: 'W', does: 'product used: counted or weighed' },
   { key: 'n', shown: 'N', does: 'note' },

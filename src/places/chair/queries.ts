@@ -30,7 +30,7 @@ export async function dryingHeads(db: Db, studioId: string, sets: readonly SetLi
       const now = dryingNow(
         dryTimes,
         record.run.checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
-        (number) => plan.sections[number - 1]?.zone ?? 'crown',
+        (number) => plan.sections.find((section) => section.number === number)?.zone ?? 'crown',
       );
       const at = (hours: number) => installedAtMs + hours * HOUR_MS;
       const feelAtMs = at(now.worthFeelingAfterH);
@@ -44,7 +44,7 @@ export async function dryingHeads(db: Db, studioId: string, sets: readonly SetLi
         dryAtMs: { p10: at(p10), p50: at(p50), p90: at(p90) },
         isBeyond: isBeyondHorizon(p50),
         next: nextThing(
-          plannedDrying(blocks, record.brief, installedAtMs),
+          plannedDrying(blocks, record.brief, installedAtMs, record.run.dryPlan),
           record.run.drying,
           feelAtMs,
           nowMs,
@@ -80,12 +80,15 @@ export const loadChair = cache((id: string) =>
     if (!set) return null;
     const answer = await setView(set, nowMs);
     if (!answer.ok) return null;
-    const { drawn, dryCourse, planned } = answer.value;
+    const { drawn, doses, dryCourse, planned, begunBrief, brief } = answer.value;
     const view = withBelief(answer.value.view, set, planned);
     return {
       set,
       view,
       drawn,
+      doses,
+      begunBrief,
+      partedBrief: brief,
       dryCourse,
       partPath: answer.value.partPath,
       products: await listProducts(database.db, actor.studio.id),

@@ -4,16 +4,19 @@ import type { Units } from '@/core/formats/display';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL, type Zone } from '@/core/hair/zone';
 import { livePace } from '@/core/run/live-pace';
-import { QUADRANT_LABEL, QUADRANTS } from '@/core/parting/quadrant';
+import { QUADRANTS } from '@/core/parting/quadrant';
+import { sectionName } from '@/core/parting/section-name';
 import { lastDone, nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
 import { orderOfShare } from '@/core/run/share';
-import { waitingHair, type WaitingHair } from '@/core/run/wetness';
+import { waitingHair } from '@/core/run/wetness';
 import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
 import { formatClock, formatDiameter, formatExactEnds, formatStopwatch, formatWhen } from '@/ui/format';
+import { SettingCues } from './setting-cues';
+import { lateSet } from './late-set';
 import { useUnits } from '@/ui/units-context';
 import { ChairCautions } from './chair-cautions';
 import { alwaysMore, prepAction } from './always-more';
@@ -21,6 +24,8 @@ import type { ChairSet, ChairViewProps } from './chair-set';
 import { HandCard } from './hand-card';
 import { handMarks } from './hands';
 import { HandsLine } from './hands-line';
+import { PartingDialog } from './parting-dialog';
+import { RescueDialog } from './rescue-dialog';
 import { MoreDialog, type ChairAction } from './more-dialog';
 import { useTone } from './tone';
 import { useChairSettings } from './chair-settings';
@@ -32,14 +37,10 @@ import { AskHow } from '@/ui/how-we-know/ask';
 import styles from './chair.module.css';
 import { useChairKeys } from './use-chair-keys';
 
+/** Less than this behind is in time, min. */
+const WORTH_MIN = 10;
 /** Zones that end at the hairline. */
 const BY_THE_HAIRLINE: readonly Zone[] = ['front', 'left', 'right', 'nape'];
-
-/** Which quarters still wait, when not all do. */
-const waitingWords = (waiting: readonly WaitingHair[]) =>
-  waiting.length === QUADRANTS.length
-    ? ''
-    : `: ${waiting.map(({ quadrant }) => QUADRANT_LABEL[quadrant]).join(', ')}`;
 
 /** Where a section lies, as one says it: "back, client’s left". */
 const whereOf = ({ zone, side }: DrawnSection) =>
@@ -47,7 +48,7 @@ const whereOf = ({ zone, side }: DrawnSection) =>
 
 /** ", 20 mm" where the next section takes another size than the one in hand. */
 function nextToolWords(set: ChairSet, inHand: number | null, then: number, units: Units): string {
-  const [now, next] = [inHand === null ? undefined : set.sectionLines[inHand], set.sectionLines[then]];
+  const [now, next] = [inHand === null ? undefined : set.sections[inHand], set.sections[then]];
   if (!next?.toolKind || next.toolMm === null) return '';
   return now?.toolMm === next.toolMm
     ? `, same ${toolKinds[next.toolKind].noun[0]}`
@@ -56,7 +57,7 @@ function nextToolWords(set: ChairSet, inHand: number | null, then: number, units
 
 /** The set going in: which section, how, on what pace, finished when. */
 export function SettingView(props: ChairViewProps) {
-  const { set, view, drawn, clock, nowMs, log, dialog, onDialog } = props;
+  const { set, view, drawn, clock, nowMs, log, parting, dialog, onDialog } = props;
   const { units } = useUnits();
   const { state, record } = log;
   const technique = techniqueOf(set.technique);
@@ -65,7 +66,11 @@ export function SettingView(props: ChairViewProps) {
   const inHand = nextSection(state, order);
   const marks = handMarks(state, log.ownHand);
   const sinceMs = settingSinceMs(state, set.startedAtMs, nowMs);
-  const pace = livePace(state, view.sectionMin, sinceMs, nowMs);
+  const minutes = useMemo(
+    () => new Map(drawn.map(({ number }) => [number, set.sections[number]?.minutes ?? 0])),
+    [drawn, set.sections],
+  );
+  const pace = livePace(state, minutes, sinceMs, nowMs);
   const doneCount = state.doneOrder.length;
   const [several, setSeveral] = useState<number | null>(null);
   const next = order.slice(order.indexOf(inHand ?? 0) + 1).find((number) => !state.doneAtMs.has(number));
@@ -77,9 +82,9 @@ export function SettingView(props: ChairViewProps) {
       ? []
       : waitingHair(
           state,
-          view.quadrants,
+          (number) => set.sections[number]?.quadrant ?? null,
           order,
-          (number) => pace.pace * view.sectionMin[number - 1]!,
+          (number) => pace.pace * (minutes.get(number) ?? 0),
           remist,
           sinceMs,
           nowMs,
@@ -114,9 +119,24 @@ export function SettingView(props: ChairViewProps) {
     else for (const { quadrant } of due) record('misted', { step: quadrant });
   };
   const pause = () => record(state.isPaused ? 'resumed' : 'paused');
-  const markSeveral = () => setSeveral(inHand ?? set.sectionCount);
+  const markSeveral = () => setSeveral(inHand ?? drawn.at(-1)!.number);
+  const late = lateSet(props, pace, inHand);
+  const isLate = late.lateMin >= WORTH_MIN && set.sectionCount - doneCount > 1 && !state.isPaused;
   const more: readonly ChairAction[] = [
     { label: 'Several at once', hint: 'a row, up to here, all that are left', key: 's', run: markSeveral },
+    {
+      label: 'Part it otherwise',
+      hint: 'split, join, thin, leave out, one more',
+      key: 'x',
+      run: () => onDialog('parting'),
+    },
+    {
+      label: 'To be in time',
+      hint: 'what would help, worked out',
+      key: 'r',
+      isOff: !isLate,
+      run: () => onDialog('rescue'),
+    },
     ...prepAction(set, onDialog),
     { label: 'Two at this head', hint: 'who works at this device, and where', run: () => onDialog('hands') },
     ...(set.layers.length > 0
@@ -139,6 +159,8 @@ export function SettingView(props: ChairViewProps) {
       else if (key === 'p') pause();
       else if (key === 's') markSeveral();
       else if (key === 'b' && set.prep.length > 0) onDialog('prep');
+      else if (key === 'x') onDialog('parting');
+      else if (key === 'r' && isLate) onDialog('rescue');
       else if (key === 'c') onDialog('cards');
       else if (key === 'w' && set.layers.length > 0) onDialog('product');
       else if (key === 'n') onDialog('note');
@@ -153,9 +175,9 @@ export function SettingView(props: ChairViewProps) {
       : number === inHand
         ? { kind: 'in-hand' }
         : { kind: dryingOut.has(number) ? 'drying-out' : 'plain' };
-  const line = inHand === null ? undefined : set.sectionLines[inHand];
+  const line = inHand === null ? undefined : set.sections[inHand];
   const leftOfSize = drawn.filter(
-    ({ number }) => !state.doneAtMs.has(number) && set.sectionLines[number]?.toolMm === line?.toolMm,
+    ({ number }) => !state.doneAtMs.has(number) && set.sections[number]?.toolMm === line?.toolMm,
   ).length;
   const running = runningStep(state);
   const step = running && set.prep.find((one) => one.step === running.step);
@@ -184,7 +206,7 @@ export function SettingView(props: ChairViewProps) {
       </section>
       <section className={styles.panel} aria-label="Now">
         <p className={styles.count} aria-live="polite">
-          <strong>{inHand ?? set.sectionCount}</strong>
+          <strong>{sectionName(inHand ?? drawn.at(-1)!.number)}</strong>
           <span>
             of {set.sectionCount} · {section && whereOf(section)}
             {section?.product && (
@@ -202,29 +224,16 @@ export function SettingView(props: ChairViewProps) {
           ))}
         </div>
         {inHand !== null && <HandCard set={set} number={inHand} left={leftOfSize} />}
-        {state.isPaused ? (
-          <p className={styles.cue}>
-            <b>Paused since {formatWhen(state.pausedSinceMs ?? nowMs, clock, nowMs)}.</b> The clock of the set
-            stands still.
-          </p>
-        ) : (
-          waiting.length > 0 &&
-          !running && (
-            <p className={styles.cue} data-late={due.length > 0}>
-              <b>
-                {due.length > 0
-                  ? `Mist the hair that waits now${waitingWords(due)}.`
-                  : `Mist the hair that waits before ${formatClock(waiting[0]!.dueMs, clock)}${waitingWords(waiting)}.`}
-              </b>{' '}
-              After that it is drier than it should be set.
-            </p>
-          )
-        )}
-        {short && (
-          <p className={styles.cue} data-late="true">
-            <b>{short.what}</b> {short.todo}
-          </p>
-        )}
+        <SettingCues
+          log={log}
+          clock={clock}
+          nowMs={nowMs}
+          waiting={waiting}
+          isPreparing={running !== null}
+          short={short ?? null}
+          lateMin={isLate ? late.lateMin : null}
+          onRescue={() => onDialog('rescue')}
+        />
         <ChairCautions texts={minded} allergies={set.allergies} />
         <dl className={styles.figures}>
           <div>
@@ -247,7 +256,7 @@ export function SettingView(props: ChairViewProps) {
           </div>
           {then && (
             <div>
-              <dd>{then.number}</dd>
+              <dd>{sectionName(then.number)}</dd>
               <dt>
                 then, {whereOf(then)}
                 {nextToolWords(set, inHand, then.number, units)}
@@ -273,6 +282,27 @@ export function SettingView(props: ChairViewProps) {
           </button>
         </div>
       </section>
+      {dialog === 'parting' && (
+        <PartingDialog
+          log={log}
+          parting={parting}
+          drawn={drawn}
+          pace={pace.pace}
+          first={inHand ?? drawn.at(-1)!.number}
+          onClose={() => onDialog(null)}
+        />
+      )}
+      {dialog === 'rescue' && (
+        <RescueDialog
+          set={set}
+          log={log}
+          parting={parting}
+          clock={clock}
+          nowMs={nowMs}
+          late={late}
+          onClose={() => onDialog(null)}
+        />
+      )}
       <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
       <SeveralDialog
         section={drawn.find(({ number }) => number === several) ?? null}

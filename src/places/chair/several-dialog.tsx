@@ -1,5 +1,6 @@
 'use client';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
+import { sectionName } from '@/core/parting/section-name';
 import { plural } from '@/core/words/words';
 import { ChairDialog } from './chair-dialog';
 import styles from './chair.module.css';
@@ -23,11 +24,19 @@ export function SeveralDialog({
   const open = drawn.filter(({ number }) => !isDone(number));
   const choices = [
     { label: 'All of this row', own: open.filter(({ row }) => row === section.row) },
-    { label: `All up to ${section.number}`, own: open.filter(({ number }) => number <= section.number) },
+    {
+      label: `All up to ${sectionName(section.number)}`,
+      own: open.filter((other) => drawn.indexOf(other) <= drawn.indexOf(section)),
+    },
     { label: 'All that are left', own: open },
   ].filter(({ own }) => own.length > 0);
   return (
-    <ChairDialog open title={`Section ${section.number}: several at once`} onClose={onClose} close="Leave">
+    <ChairDialog
+      open
+      title={`Section ${sectionName(section.number)}: several at once`}
+      onClose={onClose}
+      close="Leave"
+    >
       <div className={styles.several}>
         {choices.map(({ label, own }) => (
           <button key={label} type="button" onClick={() => onDone(own.map(({ number }) => number))}>

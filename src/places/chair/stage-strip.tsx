@@ -85,7 +85,7 @@ function dryStage({ view, log: { state }, nowMs }: ChairViewProps): Stage {
 /** Undoing, separating and fluffing as one stage: what is counted now, or how long all of it took. */
 function undoStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
   const { takenDownAtMs, undone, separated, fluffedAtMs } = state;
-  const stage = finishStage(state, set.finish, nowMs);
+  const stage = finishStage(state, set, nowMs);
   const lastMs = Math.max(
     takenDownAtMs ?? 0,
     fluffedAtMs ?? 0,
@@ -93,7 +93,7 @@ function undoStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
   );
   const took = takenDownAtMs === null ? 0 : minutesOf(lastMs - takenDownAtMs);
   const words = {
-    undoing: `${undone.size} of ${set.finish.toUndo} undone`,
+    undoing: `${undone.size} of ${set.toUndo} undone`,
     separating: `${separated.size} of ${set.sectionCount} separated`,
     fluffing: 'roots to fluff',
     measuring: took > 0 ? formatMinutes(took) : 'done',
@@ -103,13 +103,13 @@ function undoStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
     id: 'undo',
     name: 'Undo',
     now: stage === null ? 'to come' : words[stage],
-    planned: `planned ${formatMinutes(set.finish.takedownMin + set.finish.separatingMin)}`,
+    planned: `planned ${formatMinutes(set.takedownMin + set.separatingMin)}`,
     isNow: stage === 'undoing' || stage === 'separating' || stage === 'fluffing',
   };
 }
 
 function measureStage({ set, log: { state }, nowMs }: ChairViewProps): Stage {
-  const stage = finishStage(state, set.finish, nowMs);
+  const stage = finishStage(state, set, nowMs);
   return {
     id: 'measure',
     name: 'Measure',

@@ -35,7 +35,7 @@ export interface DryCourse {
 export function useDryCourse(
   set: ChairSet,
   view: ForecastView,
-  { drying }: RunState,
+  { drying, dryPlan }: RunState,
   installedAtMs: number,
   nowMs: number,
 ): DryCourse {
@@ -47,12 +47,12 @@ export function useDryCourse(
   }, []);
 
   const planned = useMemo(
-    () => plannedDrying(view.blocks, set.brief, installedAtMs),
-    [view.blocks, set.brief, installedAtMs],
+    () => plannedDrying(view.blocks, set.brief, installedAtMs, dryPlan),
+    [view.blocks, set.brief, installedAtMs, dryPlan],
   );
   const timeline = dryingTimeline(planned, drying, installedAtMs, nowMs);
   const brief = asDried(set.brief, timeline);
-  const course = drying.length === 0 ? null : courseOf(brief);
+  const course = drying.length === 0 && dryPlan === null ? null : courseOf(brief);
   const isServed = course === set.dryCourse;
   const [worked, setWorked] = useState<{
     readonly course: string | null;

@@ -59,6 +59,7 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
       setOwn((before) => [...before, event]);
       setFresh((before) => [...before, event.id]);
       void thisDevice().put(setId, event);
+      return event;
     },
     [setId, by],
   );

@@ -5,12 +5,12 @@ import type { RunState } from '@/core/run/run-state';
 import type { ChairSet } from './chair-set';
 
 /** What of each layer was used, in their order. */
-export const usesOf = ({ layers, sectionDoses, handUnits }: ChairSet, state: RunState): ProductUse[] =>
+export const usesOf = ({ layers, sections, handUnits }: ChairSet, state: RunState): ProductUse[] =>
   layers.map(({ role, unit, atStartG }, i) =>
     productUse(
       state,
       i,
-      sectionDoses.map((doses) => doses[i] ?? null),
+      new Map(Object.entries(sections).map(([number, { doses }]) => [Number(number), doses[i] ?? null])),
       handUnitG(unit, productRoles[role].gramsPerMl, handUnits),
       atStartG,
     ),

@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import type { TopicId } from '@/core/explain/topics';
+import { sectionName } from '@/core/parting/section-name';
 import { standingForecast } from '@/core/plan/as-taken-down';
 import { whyOf } from '@/core/explain/why-of';
 import { restedMs } from '@/core/run/run-state';
@@ -171,7 +172,7 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
                 {checks
                   .map(
                     (check) =>
-                      `${check.feel} at section ${check.sectionNumber} after ${formatHours((check.atMs - installedAtMs) / HOUR_MS)}`,
+                      `${check.feel} at section ${sectionName(check.sectionNumber)} after ${formatHours((check.atMs - installedAtMs) / HOUR_MS)}`,
                   )
                   .join('; ')}
                 .
@@ -190,7 +191,7 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
         </div>
         <div className={styles.map}>
           <CrownMap
-            name={`${technique.label}, ${set.sections.length} sections`}
+            name={`${technique.label}, ${drawn.length} sections`}
             sections={drawn}
             skin={set.skinTone}
             hair={set.hairTone}

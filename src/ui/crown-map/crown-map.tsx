@@ -2,6 +2,7 @@
 import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
+import { sectionName } from '@/core/parting/section-name';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
 import { formatChanceShort } from '../format';
@@ -44,7 +45,8 @@ const DIGIT_PAUSE_MS = 700;
 /** The scalp from above, sections numbered in working order. One map for every place. */
 export function CrownMap(props: CrownMapProps) {
   const { sections, stateOf = () => PLAIN, motifOf = () => null, turned = false, onPick } = props;
-  const [focused, setFocused] = useState(1);
+  const [lastFocused, setFocused] = useState(1);
+  const focused = sections.some(({ number }) => number === lastFocused) ? lastFocused : sections[0]?.number;
   const nodes = useRef(new Map<number, SVGGElement>());
   const typed = useRef({ digits: '', atMs: 0 });
   const hold = useHold();
@@ -156,7 +158,7 @@ export function CrownMap(props: CrownMapProps) {
               data-hand={state.kind === 'done' ? state.hand?.place : undefined}
               data-section={section.number}
               aria-label={[
-                `Section ${section.number} of ${sections.length}`,
+                `Section ${sectionName(section.number)} of ${sections.length}`,
                 ZONE_LABEL[section.zone],
                 section.side === 'middle' ? 'middle' : `client’s ${section.side}`,
                 section.product && `product side ${section.product}`,
@@ -204,7 +206,7 @@ export function CrownMap(props: CrownMapProps) {
           <SectionLabel
             key={section.number}
             section={section}
-            text={props.labelOf?.(section) ?? `${section.number}${section.product ?? ''}`}
+            text={props.labelOf?.(section) ?? `${sectionName(section.number)}${section.product ?? ''}`}
             state={stateOf(section.number)}
             turned={turned}
             hasMotif={motifOf(section.number) !== null && section.spine === null}

@@ -1,0 +1,83 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { PartedView } from '@/core/plan/chair-parting';
+import { beliefOnCourse } from '@/core/plan/on-course';
+import type { RunState } from '@/core/run/run-state';
+import { startForecaster, type Forecaster } from '@/workers/client';
+import type { ChairDeskProps, PartingNow } from './chair-set';
+import { chairSections, toolsOf } from './chair-sections';
+
+/**
+ * The set with its parting as it is now. What was changed after the page was made is worked out beside it, also without
+ * the server.
+ */
+export function useParting(
+  { set, view, drawn }: Pick<ChairDeskProps, 'set' | 'view' | 'drawn'>,
+  state: RunState,
+): Pick<ChairDeskProps, 'set' | 'view' | 'drawn'> & { readonly parting: PartingNow } {
+  const forecaster = useRef<Forecaster | null>(null);
+  useEffect(() => {
+    const started = startForecaster();
+    forecaster.current = started;
+    return () => started.end();
+  }, []);
+  const { edits: said } = state.parting;
+  const asked = said.map(({ id }) => id).join();
+  const isServed = asked === set.partedBy.join();
+  const edits = useMemo(() => said.map(({ edit }) => edit), [said]);
+  const [worked, setWorked] = useState<{ readonly asked: string; readonly answer: PartedView } | null>(null);
+  const text = JSON.stringify(edits);
+  const { begunBrief } = set;
+  useEffect(() => {
+    if (isServed) return;
+    let isOver = false;
+    void forecaster.current?.parted(begunBrief, JSON.parse(text) as typeof edits).then((answer) => {
+      if (!isOver && answer.ok) setWorked({ asked, answer: answer.value });
+    });
+    return () => {
+      isOver = true;
+    };
+  }, [asked, text, isServed, begunBrief]);
+
+  const answer = isServed ? null : (worked?.answer ?? null);
+  const now = useMemo(() => {
+    if (!answer) return { set, view, drawn };
+    const belief = beliefOnCourse(view.dryTimes.belief, view.dryTimes, answer.view.dryTimes);
+    return {
+      set: { ...set, ...chairSections(set, answer) },
+      view: { ...answer.view, dryTimes: { ...answer.view.dryTimes, belief } },
+      drawn: answer.drawn,
+    };
+  }, [answer, set, view, drawn]);
+
+  const done = [...state.doneAtMs.keys()];
+  /** Other sizes of the tool of a section. */
+  const otherSizesMm = (number: number) => {
+    const section = now.set.sections[number];
+    return section
+      ? toolsOf(now.set, section.toolKind)
+          .map(({ diameterMm }) => diameterMm)
+          .filter((mm) => mm !== section.toolMm)
+      : [];
+  };
+  // While it is worked out nothing stands that is not there any more.
+  const { numbers } = state.parting;
+  const isWorking = !isServed && worked?.asked !== asked;
+  return {
+    ...now,
+    drawn: isWorking ? now.drawn.filter(({ number }) => numbers.includes(number)) : now.drawn,
+    parting: {
+      isWorking,
+      choicesAt: async (section) =>
+        (await forecaster.current?.partingChoices(begunBrief, edits, section, done, otherSizesMm(section))) ??
+        [],
+      holdsWithout: async (eventIds) =>
+        (await forecaster.current?.partingProblem(
+          begunBrief,
+          said.flatMap(({ id, edit }) => (eventIds.includes(id) ? [] : [edit])),
+        )) ?? null,
+      rescuesOf: async (late) =>
+        (await forecaster.current?.rescues({ ...late, brief: begunBrief, edits, done })) ?? [],
+    },
+  };
+}
