@@ -3,8 +3,8 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
-import { press, see } from '../support/hands';
-import { aDatabase, freePort, serve } from '../support/server';
+import { choose, fill, press, see, textOf } from '../support/hands';
+import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
 
 type Served = Awaited<ReturnType<typeof serve>>;
 
@@ -100,6 +100,84 @@ describe('two at one head', () => {
   });
 });
 
+/** A section by what it is called: 2b is there, 9 is not. */
+const hasSection = (page: Page, name: string, isIt = true) =>
+  page.waitForFunction(
+    (wanted, there) =>
+      [...document.querySelectorAll('[data-section]')].some((section) =>
+        section.getAttribute('aria-label')?.startsWith(`Section ${wanted} of`),
+      ) === there,
+    {},
+    name,
+    isIt,
+  );
+/** Opens what parts a section otherwise, and presses one of its ways. */
+async function partOtherwise(page: Page, section: number, way: string): Promise<void> {
+  await page.keyboard.press('x');
+  await see(page, 'Part it otherwise');
+  await choose(page, 'Section', String(section));
+  await page.click(`::-p-xpath(//*[@role="dialog"]//button[span[starts-with(., "${way}")]])`);
+  await page.waitForSelector('ul[aria-label="Changed so far"]');
+  await press(page, 'Close');
+  await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+}
+const pressIn = (page: Page, words: string) =>
+  page.click(`::-p-xpath(//*[@role="dialog"]//button[contains(., "${words}")])`);
+
+describe('the parting changed midway', () => {
+  it('is changed on every device, numbers of what is done stay, and nothing is lost without the server', async () => {
+    const [mine, theirs] = [await openPage(browser), await openPage(browser, PHONE)];
+    await chair(mine.page);
+    await chair(theirs.page);
+    await mine.page.keyboard.press('Space');
+    await isDone(theirs.page, 1);
+    const count = await mine.page.$$eval('[data-section]', (all) => all.length);
+    await partOtherwise(mine.page, 2, 'Part it in two');
+    await hasSection(theirs.page, '2b');
+    await isDone(theirs.page, 1);
+    expect(await textOf(theirs.page, 'section[aria-label="Now"]')).toContain(`of ${count + 1}`);
+    // The other hand joins two; what was one number is gone everywhere.
+    await press(theirs.page, 'More');
+    await pressIn(theirs.page, 'Part it otherwise');
+    await see(theirs.page, 'Join them');
+    await choose(theirs.page, 'Section', '4');
+    await theirs.page.click('::-p-xpath(//*[@role="group"]//button[. = "5"])');
+    await theirs.page.click('::-p-xpath(//*[@role="dialog"]//button[span[starts-with(., "Join them")]])');
+    await hasSection(mine.page, '5', false);
+    await isKept(mine.page);
+    await isKept(theirs.page);
+    await theirs.page.close();
+
+    await server.end('SIGKILL');
+    await partOtherwise(mine.page, 7, 'Part it in two');
+    await hasSection(mine.page, '7b');
+    for (const number of [2, 1002, 3]) {
+      await mine.page.keyboard.press('Space');
+      await isDone(mine.page, number);
+    }
+    server = await serve(made.url, port);
+    await isKept(mine.page);
+    await mine.page.reload({ waitUntil: 'load' });
+    for (const name of ['2', '2b', '4', '7', '7b']) await hasSection(mine.page, name);
+    await hasSection(mine.page, '5', false);
+    for (const number of [1, 2, 1002, 3]) await isDone(mine.page, number);
+    expect(await mine.page.$$eval('[data-section]', (all) => all.length)).toBe(count + 1);
+
+    // Its own page and what happened say the same.
+    await mine.page.goto(`${server.origin}/sets/${setId}`, { waitUntil: 'networkidle2' });
+    await see(mine.page, 'Section 2 parted in two');
+    await see(mine.page, 'Sections 4 and 5 joined');
+    await chair(mine.page);
+    await mine.page.keyboard.press('x');
+    await see(mine.page, 'Part it otherwise');
+    await mine.page.click('::-p-xpath(//ul[@aria-label="Changed so far"]/li[contains(., "joined")]/button)');
+    await hasSection(mine.page, '5');
+    await press(mine.page, 'Close');
+    expect(mine.problems.filter((problem) => !/ERR_CONNECTION|Failed to load|503/.test(problem))).toEqual([]);
+    await mine.page.close();
+  });
+});
+
 describe('by touch at 390 px', () => {
   it('a section is done, taken back and done again; every target is as large as a thumb', async () => {
     const { page, problems } = await openPage(browser, PHONE);
@@ -175,6 +253,41 @@ describe('the server away', () => {
     await again.close();
   });
 
+  it('comes back as a newer build: what waited is sent once, and the page that waited goes on', async () => {
+    const { page } = await openPage(browser);
+    await chair(page);
+    const next = Number(
+      await page.$eval('[data-state="in-hand"]', (one) => one.getAttribute('data-section')),
+    );
+    await server.end('SIGKILL');
+    await page.keyboard.press('Space');
+    await isDone(page, next);
+    const context = page.browserContext();
+    await page.close();
+    const folder = aNewerBuild();
+    server = await serve(made.url, port, folder);
+    try {
+      const again = await context.newPage();
+      await again.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });
+      await again.waitForSelector('section[aria-label="Now"]');
+      await isKept(again);
+      await isDone(again, next);
+      expect((await doneRows()).filter(({ section }) => section === next)).toHaveLength(1);
+      // It is the newer one, and works.
+      expect(await again.$$eval('script[src]', (all) => all.some(({ src }) => src.includes('/newer/')))).toBe(
+        true,
+      );
+      await again.keyboard.press('Backspace');
+      await isDone(again, next, false);
+      await isKept(again);
+      await again.close();
+    } finally {
+      await server.end('SIGTERM');
+      rmSync(folder, { recursive: true, force: true });
+      server = await serve(made.url, port);
+    }
+  });
+
   it('can be put among the programs of a device', async () => {
     const manifest = (await (await fetch(`${server.origin}/manifest.webmanifest`)).json()) as {
       icons: { src: string }[];
@@ -183,5 +296,76 @@ describe('the server away', () => {
     expect(icons.map(({ status }) => status)).toEqual(icons.map(() => 200));
     const { headers } = await fetch(`${server.origin}/sw.js`);
     expect(headers.get('content-type')).toContain('javascript');
+  });
+});
+
+describe('a clock that is a day off', () => {
+  for (const days of [-1, 1])
+    it(`${days} day: taps are kept under the time of the studio, and nothing runs late by a day`, async () => {
+      const { page } = await openPage(browser);
+      await page.evaluateOnNewDocument((shiftMs) => {
+        const real = Date.now;
+        Date.now = () => real() + shiftMs;
+      }, days * 86_400_000);
+      await chair(page);
+      const next = Number(
+        await page.$eval('[data-state="in-hand"]', (one) => one.getAttribute('data-section')),
+      );
+      await page.keyboard.press('Space');
+      await isDone(page, next);
+      await isKept(page);
+      const { rows } = await made.database.client.execute({
+        sql: 'select at_ms from set_events where set_id = ? order by sequence desc limit 1',
+        args: [setId],
+      });
+      expect(Math.abs(Number(rows[0]!.at_ms) - Date.now())).toBeLessThan(60_000);
+      const strip = await textOf(page, 'ol[aria-label="Stages"]');
+      expect(strip).not.toMatch(/(2[0-9]|1[4-9]\d\d) (h|min) of about/);
+      await page.close();
+    });
+});
+
+describe('a whole set by touch', () => {
+  it('goes in, dries, is taken down against the gate, fluffed and measured, at 390 px', async () => {
+    const { page, problems } = await openPage(browser, PHONE);
+    await chair(page);
+    const open = () => page.$$eval('[data-section]:not([data-state="done"])', (all) => all.length);
+    const tapOn = async (name: string) => {
+      const handle = await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`);
+      await handle!.tap();
+    };
+    for (let left = await open(); left > 0; left--) {
+      await tapOn('Section done');
+      await page.waitForFunction(
+        (wanted) =>
+          document.querySelector('section[aria-label="Drying"]') !== null ||
+          document.querySelectorAll('[data-section]:not([data-state="done"])').length === wanted,
+        {},
+        left - 1,
+      );
+    }
+    await see(page, 'sure every root is');
+    await tapOn('Dryness check');
+    await see(page, 'What did you feel?');
+    await page.tap('::-p-xpath(//*[@role="dialog"]//button[starts-with(., "Damp")])');
+    await see(page, 'Last felt: section');
+    await tapOn('Take down');
+    await see(page, 'It felt damp');
+    await fill(page, 'Why take it down now?', 'the client has to go');
+    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "as planned")])');
+    await see(page, ' to undo');
+    await tapOn('More');
+    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "Several at once")])');
+    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    await see(page, ' to separate');
+    await isKept(page);
+    const { rows } = await made.database.client.execute({
+      sql: "select note from set_events where set_id = ? and kind = 'taken-down'",
+      args: [setId],
+    });
+    expect(rows.map(({ note }) => note)).toEqual(['the client has to go']);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    expect(problems).toEqual([]);
+    await page.close();
   });
 });

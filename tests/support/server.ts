@@ -1,8 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import {
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
 import { seedDemo } from '../../scripts/demo/seed';
 
@@ -16,13 +25,13 @@ export interface TestServer {
 }
 
 export const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
+  new Promise((found, reject) => {
     const probe = createServer();
     probe.once('error', reject);
     probe.listen(0, '127.0.0.1', () => {
       const address = probe.address();
       probe.close(() =>
-        typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port')),
+        typeof address === 'object' && address ? found(address.port) : reject(new Error('no port')),
       );
     });
   });
@@ -46,9 +55,34 @@ interface Served {
   readonly end: (signal: 'SIGTERM' | 'SIGKILL') => Promise<void>;
 }
 
+/**
+ * The built app as a newer build would be: every file that a browser fetches has another name.
+ *
+ * @returns the folder to serve it from
+ */
+export function aNewerBuild(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-newer-'));
+  for (const entry of readdirSync('.'))
+    if (!entry.startsWith('.next')) symlinkSync(resolve(entry), join(folder, entry));
+  const built = join(folder, '.next');
+  cpSync('.next', built, { recursive: true, filter: (path) => !path.startsWith(join('.next', 'cache')) });
+  renameSync(join(built, 'static', 'chunks'), join(built, 'static', 'newer'));
+  const buildId = readFileSync(join(built, 'BUILD_ID'), 'utf8').trim();
+  for (const entry of readdirSync(built, { recursive: true, withFileTypes: true })) {
+    if (!entry.isFile() || !/\.(js|json|html|rsc|css|map)$|BUILD_ID$/.test(entry.name)) continue;
+    const path = join(entry.parentPath, entry.name);
+    const text = readFileSync(path, 'utf8');
+    const newer = text.replaceAll('static/chunks', 'static/newer').replaceAll(buildId, 'newer-build');
+    if (newer !== text) writeFileSync(path, newer);
+  }
+  renameSync(join(built, 'static', buildId), join(built, 'static', 'newer-build'));
+  return folder;
+}
+
 /** Serves the built app from a database on a port. */
-export async function serve(url: string, port: number): Promise<Served> {
-  const server = spawn('node_modules/.bin/next', ['start', '-H', '127.0.0.1', '-p', String(port)], {
+export async function serve(url: string, port: number, folder = '.'): Promise<Served> {
+  const server = spawn(resolve('node_modules/.bin/next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: folder,
     env: {
       ...process.env,
       DATABASE_URL: url,
@@ -73,7 +107,7 @@ export async function serve(url: string, port: number): Promise<Served> {
   return {
     origin,
     end: async (signal) => {
-      const gone = new Promise((resolve) => server.once('exit', resolve));
+      const gone = new Promise((ended) => server.once('exit', ended));
       process.off('exit', kill);
       signalAll(signal);
       await gone;

@@ -35,6 +35,8 @@ export const planFile = z
         technique: z.string(),
         toolDiameterMm: number.nullable().optional().describe('its own tool; null without one'),
         winding: z.enum(WINDINGS).optional().describe('which way it is wound, seen from behind'),
+        doseFactor: number.optional().describe('times the dose that its hair would get; 1 where left out'),
+        without: z.array(z.string()).optional().describe('products that do not go on it, by role'),
       }),
     ),
     zones: z

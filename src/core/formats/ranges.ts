@@ -6,6 +6,9 @@ export interface Range {
   readonly high: number;
 }
 
+/** How often a section gets the dose that its hair would get (common practice: a dry patch, a greasy hairline). */
+export const SECTION_DOSE = { low: 0.25, high: 3 } as const;
+
 /** What can be measured on a head (common practice, with room to spare). */
 export const HEAD_RANGES = {
   circumferenceCm: { low: 46, high: 66 },

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { HEAD_RANGES } from './ranges';
+import { ROLE_IDS } from '../products';
+import { HEAD_RANGES, SECTION_DOSE } from './ranges';
 import { PANEL_IDS } from '../parting/panel';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
 import { MAX_SECTIONS } from '../parting/generate';
@@ -73,6 +74,8 @@ const recipe = z.strictObject({
         direction: choice('direction', DIRECTIONS).optional(),
         angle: bounded('angle', 0, 360, '°').optional(),
         product: z.string().max(10).optional(),
+        dose: within('dose of a section', SECTION_DOSE, '×').optional(),
+        without: z.array(choice('product', ROLE_IDS)).max(ROLE_IDS.length).optional(),
       }),
     )
     .default({}),

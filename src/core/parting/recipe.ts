@@ -35,6 +35,10 @@ export interface SectionMark {
   readonly direction?: (typeof DIRECTIONS)[number] | undefined;
   readonly angle?: number | undefined;
   readonly product?: string | undefined;
+  /** × the dose that its hair would get. */
+  readonly dose?: number | undefined;
+  /** Products that do not go on it, by role. */
+  readonly without?: readonly string[] | undefined;
 }
 
 /** One panel: row limits from the back and the cuts in each row, in the panel's own coordinates. */

@@ -5,21 +5,34 @@ import type { Zone } from '../hair/zone';
 import { goesOn, type DosedLayer, type Layer } from '../products/layer';
 import type { SectionPlan } from './section-forecasts';
 
+/** Whether a layer goes on a section. */
+export const isUnder = (
+  layer: Pick<Layer, 'zones' | 'role'>,
+  { zone, without }: Pick<SectionPlan, 'zone' | 'without'>,
+): boolean => goesOn(layer, zone) && !without.includes(layer.role);
+
 /** The sections that a layer goes on. */
-export const sectionsUnder = <S extends Pick<SectionPlan, 'zone'>>(
-  layer: Pick<Layer, 'zones'>,
+export const sectionsUnder = <S extends Pick<SectionPlan, 'zone' | 'without'>>(
+  layer: Pick<Layer, 'zones' | 'role'>,
   sections: readonly S[],
-): S[] => sections.filter(({ zone }) => goesOn(layer, zone));
+): S[] => sections.filter((section) => isUnder(layer, section));
 
 /** Dry hair of some sections, g. */
 export const dryMassOf = (sections: readonly Pick<SectionPlan, 'dryMassG'>[]): number =>
   sections.reduce((sum, section) => sum + section.dryMassG, 0);
 
+/** Dry hair of some sections as far as a layer goes on it, each as often as its dose is of the usual one, g. */
+export const dosedMassOf = (
+  layer: Pick<Layer, 'zones' | 'role'>,
+  sections: readonly Pick<SectionPlan, 'zone' | 'without' | 'dryMassG' | 'doseFactor'>[],
+): number =>
+  sectionsUnder(layer, sections).reduce((sum, { dryMassG, doseFactor }) => sum + dryMassG * doseFactor, 0);
+
 /** Doses of the layers: what the brief says, or what is recommended for the hair that each goes on. */
 export function dosesOf(brief: Brief, sections: readonly SectionPlan[]): Dose[] {
   return brief.set.layers.map((layer) => {
     const recommendedG = recommendedDoseG(layer.role, {
-      dryMassG: dryMassOf(sectionsUnder(layer, sections)),
+      dryMassG: dosedMassOf(layer, sections),
       strandUm: brief.head.strandDiameterUm,
       porosity: brief.head.porosity,
       startState: brief.set.startState,
@@ -41,7 +54,12 @@ export function onZone(
   zone: Zone,
   sections: readonly SectionPlan[],
 ): DosedLayer[] {
+  const inZone = sections.filter((section) => section.zone === zone);
+  const hairG = dryMassOf(inZone);
   return doses
-    .filter((layer) => goesOn(layer, zone))
-    .map((layer) => ({ ...layer, grams: layer.grams / dryMassOf(sectionsUnder(layer, sections)) }));
+    .filter((layer) => inZone.some((section) => isUnder(layer, section)))
+    .map((layer) => {
+      const share = dosedMassOf(layer, inZone) / hairG;
+      return { ...layer, grams: (layer.grams / dosedMassOf(layer, sections)) * share };
+    });
 }

@@ -47,24 +47,26 @@ export interface LateOutlook {
   readonly chance: number | null;
 }
 
+/** The parting of what is left, changed. */
+interface PartingRescue<K extends 'join' | 'larger'> {
+  readonly kind: K;
+  readonly edits: readonly PartingEdit[];
+  readonly effect: PartingEffect;
+}
+
+/** Time under a hood. */
+interface HoodRescue {
+  readonly kind: 'hood';
+  readonly method: DryingMethodId;
+  readonly minutes: number;
+  readonly beginMs: number;
+  /** What is still open when it begins; null once all is in. */
+  readonly openZone: Zone | null;
+}
+
 /** One way to get a late set back in time, as the forecast has it. */
-export type Rescue = {
-  readonly before: LateOutlook;
-  readonly after: LateOutlook;
-} & (
-  | {
-      readonly kind: 'join' | 'larger';
-      readonly edits: readonly PartingEdit[];
-      readonly effect: PartingEffect;
-    }
-  | {
-      readonly kind: 'hood';
-      readonly method: DryingMethodId;
-      readonly minutes: number;
-      readonly beginMs: number;
-      /** What is still open when it begins; null once all is in. */
-      readonly openZone: Zone | null;
-    }
+export type Rescue = { readonly before: LateOutlook; readonly after: LateOutlook } & (
+  PartingRescue<'join'> | PartingRescue<'larger'> | HoodRescue
 );
 
 /** At most so many pairs are joined: more is another set. */

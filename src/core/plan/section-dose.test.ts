@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
 import { ZONES } from '../hair/zone';
+import { markSection } from '../parting/edits/sections';
+import type { SectionMark } from '../parting/recipe';
 import { forecast } from './forecast';
 import { layoutFor } from './layout-for';
 import { sectionDoses } from './section-dose';
@@ -53,5 +55,30 @@ describe('the dose of a section', () => {
     expect(perHair('crown')).toBeCloseTo(perHair('back'), 9);
     expect(perHair('crown')).toBeGreaterThan(perHair('front'));
     expect(perHair('front')).toBeGreaterThan(perHair('nape'));
+  });
+
+  it('a section may have a dose of its own, and the head needs that much more', () => {
+    const planned = dosed({ set: { sections: 24, layers: [{ role: 'gel' }] } });
+    const layout = layoutFor(readOrThrow(aBrief({ set: { sections: 24 } })));
+    const marked = (mark: SectionMark, layers: { role: 'gel' | 'leave-in'; grams?: number }[]) =>
+      dosed({
+        set: { sections: 24, layers },
+        brief: { parting: { recipe: markSection(layout.recipe, layout.sections[4]!.key, mark) as never } },
+      });
+    const own = planned.doses[4]![0]!;
+    const doubled = marked({ dose: 2 }, [{ role: 'gel' }]);
+    expect(doubled.doses[4]![0]).toBeCloseTo(2 * own, 6);
+    expect(doubled.doses[5]![0]).toBeCloseTo(planned.doses[5]![0]!, 6);
+    expect(doubled.plan.doses[0]!.grams).toBeCloseTo(planned.plan.doses[0]!.grams + own, 6);
+    // Where the stylist said how much there is for the head, the others get less.
+    const grams = planned.plan.doses[0]!.grams;
+    const shared = marked({ dose: 2 }, [{ role: 'gel', grams }]);
+    expect(total(shared.doses, 0)).toBeCloseTo(grams, 6);
+    expect(shared.doses[4]![0]).toBeCloseTo(2 * shared.doses[5]![0]!, 1);
+    // A product that does not go on it stays in the tub.
+    const without = marked({ without: ['gel'] }, [{ role: 'leave-in' }, { role: 'gel' }]);
+    expect(without.doses[4]![1]).toBeNull();
+    expect(without.doses[4]![0]).toBeGreaterThan(0);
+    expect(without.plan.doses[1]!.grams).toBeCloseTo(grams - own, 6);
   });
 });

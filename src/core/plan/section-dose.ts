@@ -15,11 +15,13 @@ export function sectionDoses(
     return dryMassG(hairCount, lengthCm, head.strandDiameterUm, meanSurvival(lengthCm));
   });
   return sections.map((section, i) =>
-    doses.map(({ grams, zones }) => {
-      const isOn = (zone: typeof section.zone) => zones?.includes(zone) ?? true;
-      if (!isOn(section.zone)) return null;
-      const underG = sections.reduce((sum, { zone }, j) => sum + (isOn(zone) ? massG[j]! : 0), 0);
-      return (grams * massG[i]!) / underG;
+    doses.map(({ grams, zones, role }) => {
+      const isOn = ({ zone, without }: typeof section) =>
+        (zones?.includes(zone) ?? true) && !without?.includes(role);
+      if (!isOn(section)) return null;
+      const dosedG = (j: number) => massG[j]! * (sections[j]!.doseFactor ?? 1);
+      const underG = sections.reduce((sum, other, j) => sum + (isOn(other) ? dosedG(j) : 0), 0);
+      return (grams * dosedG(i)) / underG;
     }),
   );
 }

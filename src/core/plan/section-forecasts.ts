@@ -33,6 +33,10 @@ export interface SectionPlan {
   readonly form: SetForm;
   /** Its tool: the zone's, in the size whose turn it is or that was decided for this section by hand. */
   readonly tool: PlannedSize | null;
+  /** × the dose that its hair would get. */
+  readonly doseFactor: number;
+  /** Products that do not go on it, by role. */
+  readonly without: readonly string[];
   /** Minutes at the brief's pace. */
   readonly installMin: number;
   /** What they go into, at pace 1. */
@@ -72,7 +76,7 @@ function toolAsMarked(tool: PlannedTool | null, mark: string | undefined): Plann
   return { ...tool, diameterMm, owned: 0 };
 }
 
-type SharedPlan = Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2'>;
+type SharedPlan = Omit<SectionPlan, 'number' | 'side' | 'quadrant' | 'areaCm2' | 'doseFactor' | 'without'>;
 
 /** Works out sections of a brief by zone, area and tool; equal ones share one computation. */
 function sectionWork(
@@ -132,14 +136,16 @@ export function planSections(brief: Brief, layout: Layout): SectionPlan[] {
   const work = sectionWork(brief);
   return layout.sections.map((section) => {
     const areaCm2 = section.share * scalp;
-    const toolMark =
-      layout.recipe.marks[section.key]?.tool ?? turnOf(brief.zones[section.zone].tool, section);
+    const mark = layout.recipe.marks[section.key];
+    const toolMark = mark?.tool ?? turnOf(brief.zones[section.zone].tool, section);
     return {
       ...work(section.zone, areaCm2, toolMark),
       number: section.number,
       side: section.side,
       quadrant: section.quadrant,
       areaCm2,
+      doseFactor: mark?.dose ?? 1,
+      without: mark?.without ?? [],
     };
   });
 }

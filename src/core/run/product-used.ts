@@ -18,6 +18,8 @@ export interface ProductUse {
   readonly eachG: number | null;
 }
 
+/** Hands measure no finer than this share of a dose (common practice): less than it is no shortage. */
+const MEASURED_BY_HAND = 0.05;
 /** Sections before a habit can be told from one generous section. */
 const TELLING_SECTIONS = 3;
 
@@ -66,7 +68,7 @@ export function productUse(
   const goneG = usedG === null ? plannedDoneG : usedG + habit * (sum((n) => doneAtMs.has(n)) - plannedDoneG);
   const leftG = atStartG === null ? null : Math.max(0, atStartG - goneG);
   const open = [...plannedG].filter(([number, grams]) => grams !== null && !doneAtMs.has(number)).length;
-  const isShort = leftG !== null && open > 0 && leftG < neededG;
+  const isShort = leftG !== null && open > 0 && leftG < (1 - MEASURED_BY_HAND) * neededG;
   return {
     usedG,
     by: isWeighed ? 'weighing' : isCounted ? 'counting' : null,

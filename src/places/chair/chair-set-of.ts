@@ -13,7 +13,7 @@ import { productRoles } from '@/core/products';
 import { goesOn } from '@/core/products/layer';
 import { techniqueOf } from '@/core/techniques';
 import { sentence } from '@/core/words/words';
-import { DAY_MS, MINUTE_MS } from '@/core/units/time';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units/time';
 import { chairSections } from './chair-sections';
 import type { ChairCaution, ChairLayer, ChairPrep, ChairSet, ChairSetBase } from './chair-set';
 import type { loadChair } from './queries';
@@ -69,12 +69,16 @@ function finishOf(brief: Brief): ChairSet['finish'] {
   };
 }
 
-/** When a set was planned to be in: as its day was laid out, else as long after it was begun as it takes. */
+/** A set that is begun so much after its day was to begin is done on another day, h. */
+const ANOTHER_DAY_H = 6;
+
+/** When a set was planned to be in: so long after it was begun as it takes, or as its day was laid out if that is sooner. */
 function plannedInMs({ forecast, sections, startedAtMs }: LoadedChair['set']): number {
-  const laid = forecast.schedule?.find(({ step }) => step === 'install');
-  if (laid) return Date.parse(laid.endAt);
   const workMin = sections.reduce((sum, { plannedMin }) => sum + plannedMin, forecast.handsOn.prepMin);
-  return startedAtMs + workMin * MINUTE_MS;
+  const fromStartMs = startedAtMs + workMin * MINUTE_MS;
+  const laid = forecast.schedule?.find(({ step }) => step === 'install');
+  const laidMs = laid ? Date.parse(laid.endAt) : Infinity;
+  return fromStartMs - laidMs > ANOTHER_DAY_H * HOUR_MS ? fromStartMs : Math.min(fromStartMs, laidMs);
 }
 
 /** Ways of drying that are offered: those of the plan, and those that the studio has what it takes for. */

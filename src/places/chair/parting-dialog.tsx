@@ -13,16 +13,41 @@ import { effectWords } from './effect-words';
 import { partingWords } from './parting-words';
 import styles from './chair.module.css';
 
-/** Ways to part a section otherwise, in the order they are shown; those about a section beside it name it on the button. */
-const KINDS = [
+/** Ways to part a section otherwise that are about it alone, and those that are about one beside it too. */
+const ALONE = [
   { edit: 'split', label: 'Part it in two' },
-  { edit: 'join', label: 'Join it with' },
-  { edit: 'thin', label: 'A quarter of its hair goes to' },
-  { edit: 'between', label: 'One more between it and' },
-  { edit: 'size', label: 'On another size' },
   { edit: 'leave-out', label: 'Leave it out' },
+  { edit: 'size', label: 'On' },
   { edit: 'add', label: 'Set what was left out' },
 ] as const satisfies readonly { edit: PartingEdit['edit']; label: string }[];
+const WITH_BESIDE = [
+  { edit: 'join', label: 'Join them' },
+  { edit: 'thin', label: 'Give it a quarter of the hair' },
+  { edit: 'between', label: 'One more between them' },
+] as const satisfies readonly { edit: PartingEdit['edit']; label: string }[];
+
+/** One change on a button: what it does, and what it brings. */
+function ChoiceButton({
+  label,
+  choice,
+  pace,
+  onPick,
+}: {
+  readonly label: string;
+  readonly choice: PartingChoice;
+  readonly pace: number;
+  readonly onPick: () => void;
+}) {
+  const { units } = useUnits();
+  const brings = effectWords(choice.effect, pace, units);
+  const { edit } = choice;
+  return (
+    <button type="button" onClick={onPick}>
+      <span>{edit.edit === 'size' ? `${label} ${formatDiameter(edit.diameterMm, units)}` : label}</span>
+      <small>{brings.length > 0 ? brings.join(', ') : 'no difference to feel'}</small>
+    </button>
+  );
+}
 
 /** The parting changed at the chair: one tap to change it, one to take it back, each with what it brings. */
 export function PartingDialog({
@@ -39,9 +64,9 @@ export function PartingDialog({
   readonly first: number;
   readonly onClose: () => void;
 }) {
-  const { units } = useUnits();
   const { state, record } = log;
   const [picked, setPicked] = useState(first);
+  const [chosen, setChosen] = useState(0);
   const [answer, setAnswer] = useState<{ key: string; choices: readonly PartingChoice[] } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open = drawn.filter(({ number }) => !state.doneAtMs.has(number)).map(({ number }) => number);
@@ -66,14 +91,26 @@ export function PartingDialog({
     setProblem(why && 'What was changed after it builds on it: take that back first.');
     if (!why) record('taken-back', { of: [id] });
   };
-  const nameOf = (edit: PartingEdit) =>
-    'beside' in edit
-      ? sectionName(edit.beside)
-      : edit.edit === 'size'
-        ? formatDiameter(edit.diameterMm, units)
-        : edit.edit === 'add'
-          ? `patch ${edit.patch + 1}`
-          : null;
+  const of = (edit: PartingEdit['edit']) => choices?.filter((choice) => choice.edit.edit === edit) ?? [];
+  const besides = [...new Set(choices?.flatMap(({ edit }) => ('beside' in edit ? [edit.beside] : [])))];
+  const beside = besides.includes(chosen) ? chosen : (besides[0] ?? null);
+  const buttons = (edits: readonly { edit: PartingEdit['edit']; label: string }[]) =>
+    edits.flatMap(({ edit, label }) =>
+      of(edit)
+        .filter((choice) => !('beside' in choice.edit) || choice.edit.beside === beside)
+        .map((choice) => (
+          <ChoiceButton
+            key={JSON.stringify(choice.edit)}
+            label={label}
+            choice={choice}
+            pace={pace}
+            onPick={() => {
+              setProblem(null);
+              record('parted', { parting: choice.edit });
+            }}
+          />
+        )),
+    );
   return (
     <ChairDialog open title="Part it otherwise" onClose={onClose} maxWidth="sm">
       {section === null ? (
@@ -90,36 +127,25 @@ export function PartingDialog({
           </div>
           <div className={styles.partings} aria-busy={choices === null}>
             {choices === null && <p role="status">Working out what each would bring…</p>}
-            {KINDS.map(({ edit, label }) => {
-              const own = choices?.filter((choice) => choice.edit.edit === edit) ?? [];
-              if (own.length === 0) return null;
-              return (
-                <div key={edit} role="group" aria-label={label}>
-                  <b>{label}</b>
-                  <div>
-                    {own.map((choice) => {
-                      const words =
-                        effectWords(choice.effect, pace, units).join(', ') || 'no difference to feel';
-                      const name = nameOf(choice.edit);
-                      return (
-                        <button
-                          key={JSON.stringify(choice.edit)}
-                          type="button"
-                          aria-label={`${label} ${name ?? ''}: ${words}`}
-                          onClick={() => {
-                            setProblem(null);
-                            record('parted', { parting: choice.edit });
-                          }}
-                        >
-                          {name && <span>{name}</span>}
-                          <small>{words}</small>
-                        </button>
-                      );
-                    })}
-                  </div>
+            <div className={styles.ways}>{buttons(ALONE)}</div>
+            {beside !== null && (
+              <>
+                <div className={styles.suggested} role="group" aria-label="With the section beside it">
+                  <span>With</span>
+                  {besides.map((number) => (
+                    <button
+                      key={number}
+                      type="button"
+                      aria-pressed={number === beside}
+                      onClick={() => setChosen(number)}
+                    >
+                      {sectionName(number)}
+                    </button>
+                  ))}
                 </div>
-              );
-            })}
+                <div className={styles.ways}>{buttons(WITH_BESIDE)}</div>
+              </>
+            )}
           </div>
         </>
       )}

@@ -62,7 +62,7 @@ export function SettingCues({
         </p>
       )}
       {dryPlan && !isBegun && (
-        <div className={styles.cue} data-late={dryPlan.fromMs <= nowMs}>
+        <div className={`${styles.cue} ${styles.cueRow}`} data-late={dryPlan.fromMs <= nowMs}>
           <b>
             {capitalised(dryingMethods[dryPlan.method].phrase)}{' '}
             {dryPlan.fromMs <= nowMs ? 'now' : `at ${formatWhen(dryPlan.fromMs, clock, nowMs)}`}, for{' '}
@@ -87,7 +87,7 @@ export function SettingCues({
         </div>
       )}
       {lateMin !== null && (
-        <div className={styles.cue}>
+        <div className={`${styles.cue} ${styles.cueRow}`}>
           <b>About {formatMinutes(lateMin)} behind.</b>
           <span className={styles.cueButtons}>
             <button type="button" onClick={onRescue}>

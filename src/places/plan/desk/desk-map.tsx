@@ -123,6 +123,7 @@ export function DeskMap({ brief, answer, isCurrent, head, tools, view, onView, o
           hand={hand}
           toolKind={toolKindOfSet(brief.set)}
           tools={tools}
+          roles={[...new Set((brief.set.layers ?? []).map(({ role }) => role))]}
           scalpCm2={scalpAreaCm2(hand.layout.recipe.circumferenceCm)}
           isDrawing={view.isDrawing}
           onDraw={(isDrawing) => onView({ kind: 'draw', isDrawing })}

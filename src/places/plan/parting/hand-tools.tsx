@@ -14,6 +14,7 @@ import {
 } from '@/core/parting/edits/sections';
 import { roundPatch } from '@/core/parting/edits/patch';
 import type { SectionMark } from '@/core/parting/recipe';
+import { productRoles, type RoleId } from '@/core/products';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
 import { formatArea, formatDiameter, formatLength } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
@@ -31,6 +32,12 @@ const PERCENT = 100;
 const GROWN_LONG = 1.15;
 const hasGrownLong = ({ evenness, freshAspect }: HandParting) =>
   freshAspect !== null && evenness.aspect.mean > GROWN_LONG * freshAspect;
+/** What a section gets of its dose where it wants less or more. */
+const OWN_DOSES = [
+  { times: 0.5, label: 'half the dose' },
+  { times: 1.5, label: 'dose and a half' },
+  { times: 2, label: 'twice the dose' },
+] as const;
 /** A patch for the keyboard, cm across. */
 const PATCHES_CM = [2, 3, 4, 6] as const;
 
@@ -41,6 +48,7 @@ export function HandTools({
   hand,
   toolKind,
   tools,
+  roles,
   scalpCm2,
   onAnew,
   isDrawing,
@@ -49,6 +57,8 @@ export function HandTools({
   hand: HandParting;
   toolKind: ToolKindId | null;
   tools: readonly ShelfTool[];
+  /** Products that go on, by role. */
+  roles: readonly RoleId[];
   scalpCm2: number;
   /** Cuts the head anew; null while nothing was drawn by hand. */
   onAnew: (() => void) | null;
@@ -109,7 +119,13 @@ export function HandTools({
         </p>
       )}
       {selected ? (
-        <SectionTools hand={hand} toolKind={toolKind} tools={tools} areaCm2={selected.share * scalpCm2} />
+        <SectionTools
+          hand={hand}
+          toolKind={toolKind}
+          tools={tools}
+          roles={roles}
+          areaCm2={selected.share * scalpCm2}
+        />
       ) : (
         <p className={styles.hint}>
           Pick a section to move its lines, split it, join it, turn it or leave it out.
@@ -135,11 +151,13 @@ function SectionTools({
   toolKind,
   tools,
   areaCm2,
+  roles,
 }: {
   hand: HandParting;
   toolKind: ToolKindId | null;
   tools: readonly ShelfTool[];
   areaCm2: number;
+  roles: readonly RoleId[];
 }) {
   const { units } = useUnits();
   const { layout, load, apply } = hand;
@@ -194,6 +212,29 @@ function SectionTools({
             })),
           ]}
           onChange={(tool) => decide({ tool: tool || undefined })}
+        />
+      )}
+      <Choice
+        label="Dose"
+        value={mark.dose === undefined ? '' : String(mark.dose)}
+        options={[
+          { value: '', label: 'dose as planned' },
+          ...OWN_DOSES.map(({ times, label }) => ({ value: String(times), label })),
+        ]}
+        onChange={(times) => decide({ dose: times === '' ? undefined : Number(times) })}
+      />
+      {roles.length > 0 && (
+        <Choice
+          label="Without"
+          value={mark.without?.[0] ?? ''}
+          options={[
+            { value: '', label: 'every product' },
+            ...roles.map((role) => ({
+              value: role,
+              label: `without ${productRoles[role].label.toLowerCase()}`,
+            })),
+          ]}
+          onChange={(role) => decide({ without: role === '' ? undefined : [role] })}
         />
       )}
       <Choice

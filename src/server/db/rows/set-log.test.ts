@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { aHead, ALL_DONE, aSet, aStudio, NOON, sent, tap } from '../../../../tests/support/studio';
+import { aBrief } from '../../../../tests/support/briefs';
 import type { Database } from '../client';
+import type { PartingEdit } from '@/core/run/parting-edit';
 import { DAY_MS, MINUTE_MS } from '@/core/units/time';
 import { addEvents, correctStart } from './set-log';
 import { findSet, type SetRecord } from './sets';
@@ -33,9 +35,71 @@ describe('taps at the chair', () => {
       ALL_DONE[2],
     ]);
     expect(verdicts.map(({ kept }) => kept)).toEqual([true, false, false, false, true]);
-    expect(verdicts[1]).toMatchObject({ message: 'this set has no section 9; it has 4' });
+    expect(verdicts[1]).toMatchObject({ message: 'this set has no section 9; it was planned with 4' });
     expect(verdicts[3]).toMatchObject({ message: expect.stringContaining('calendar') as string });
     expect((await theSet()).run.doneOrder).toEqual([1, 3]);
+  });
+
+  it('part the head otherwise, each checked against the lines as they are', async () => {
+    const parted = (id: string, atMin: number, parting: PartingEdit) =>
+      sent(id, 'parted', atMin, { parting });
+    const messages = (verdicts: Awaited<ReturnType<typeof record>>) =>
+      verdicts.map((verdict) => (verdict.kept ? 'kept' : verdict.message));
+    expect(messages(await record([sent('early', 'section-done', 1, 1002)]))).toEqual([
+      'this set has no section 2b; it was planned with 4',
+    ]);
+    const split = parted('split', 2, { edit: 'split', section: 2 });
+    expect(
+      messages(
+        await record([
+          split,
+          split,
+          sent('child', 'section-done', 3, 1002),
+          parted('gone', 4, { edit: 'split', section: 7 }),
+          parted('join', 5, { edit: 'join', section: 2, beside: 1002 }),
+          parted('again', 6, { edit: 'split', section: 1 }),
+        ]),
+      ),
+    ).toEqual([
+      'kept',
+      'kept',
+      'kept',
+      'the section it is about was changed by other hands meanwhile',
+      'kept',
+      'kept',
+    ]);
+    // 2b was joined to 2 again: its tap rests, and the set has 1, 1b, 2, 3, 4.
+    const { run } = await theSet();
+    expect(run.parting.numbers).toEqual([1, 1001, 2, 3, 4]);
+    expect(run.doneOrder).toEqual([]);
+    await record([parted('thin', 7, { edit: 'thin', section: 1, beside: 1001, share: 0.25 })]);
+    const back = (id: string, of: string) => sent(id, 'taken-back', 8, { of: [of] });
+    expect(messages(await record([back('b1', 'join'), back('b2', 'thin')]))).toEqual(['kept', 'kept']);
+    expect((await theSet()).run.parting.numbers).toEqual([1, 1001, 2, 1002, 3, 4]);
+    expect((await theSet()).run.doneOrder).toEqual([1002]);
+  });
+
+  it('cannot join what does not touch, nor take a change back that a later one builds on', async () => {
+    const other = await aSet(
+      database,
+      studioId,
+      await aHead(database, studioId),
+      aBrief({ set: { sections: 24 } }),
+    );
+    const send = (events: readonly unknown[]) => tap(database, studioId, other, events);
+    const parted = (id: string, parting: PartingEdit) => sent(id, 'parted', 2, { parting });
+    const [far] = await send([parted('far', { edit: 'join', section: 1, beside: 24 })]);
+    expect(far).toMatchObject({ kept: false, message: '1 and 24 do not touch enough' });
+    const [one, two] = await send([
+      parted('one', { edit: 'join', section: 1, beside: 2 }),
+      parted('two', { edit: 'join', section: 1, beside: 3 }),
+    ]);
+    expect([one!.kept, two!.kept]).toEqual([true, true]);
+    const [back] = await send([sent('back', 'taken-back', 3, { of: ['one'] })]);
+    expect(back).toMatchObject({
+      kept: false,
+      message: expect.stringContaining('take that back first') as string,
+    });
   });
 
   it('count once however often they are sent, and keep their place', async () => {
