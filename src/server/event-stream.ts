@@ -1,4 +1,5 @@
 import { log } from './log';
+import { whenStopping } from './stopping';
 
 /** Something to send, with its place, so that a reader who was cut off can go on from there. */
 export interface Streamed {
@@ -13,14 +14,10 @@ const LOOK_EVERY_MS = 5000;
 /** Streams of this server at once; who comes later asks from time to time instead. */
 const MOST_STREAMS = 100;
 
-const open = new Set<() => void>();
+let openStreams = 0;
 
 /** Whether no further stream can be opened. */
-export const areStreamsFull = (): boolean => open.size >= MOST_STREAMS;
-
-// A server that is asked to stop waits for its answers; these would never be over.
-process.once('SIGTERM', () => open.forEach((end) => end()));
-process.once('SIGINT', () => open.forEach((end) => end()));
+export const areStreamsFull = (): boolean => openStreams >= MOST_STREAMS;
 
 /**
  * A stream of Server-Sent Events that follows something that only grows.
@@ -77,10 +74,12 @@ export function eventStream(
         isOver = true;
         clearInterval(timer);
         unfollow();
-        open.delete(end);
+        forget();
+        openStreams -= 1;
         controller.close();
       };
-      open.add(end);
+      openStreams += 1;
+      const forget = whenStopping(end);
       signal.addEventListener('abort', end);
       send(`retry: ${COME_BACK_MS}\n\n`);
       void look();
@@ -93,6 +92,8 @@ export function eventStream(
       // Compressed, or held back by a proxy, nothing would arrive.
       'cache-control': 'no-cache, no-transform',
       'x-accel-buffering': 'no',
+      // Once it is over, nothing more comes over this line: a server that stops does not wait for it.
+      connection: 'close',
     },
   });
 }

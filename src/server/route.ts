@@ -3,6 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { FieldError } from '@/core/formats/field-error';
 import { AppError, ERRORS, errorCodeOf, type ErrorCode } from './errors';
 import { log } from './log';
+import { isStopping } from './stopping';
 
 /** Largest body a route reads, bytes. */
 const MAX_BODY = 256 * 1024;
@@ -26,6 +27,12 @@ function problem(code: ErrorCode, errors: readonly FieldError[], requestId: stri
   );
 }
 
+/** The last answer over its line where the server stops: who asks again and again would keep it up. */
+function onlyAnswer(response: Response): Response {
+  if (isStopping()) response.headers.set('connection', 'close');
+  return response;
+}
+
 /** The one wrapper of every route handler: run, and answer failures as problem+json without a stack. */
 export function route<P = Record<string, never>>(
   run: (request: Request, params: P) => Promise<Response>,
@@ -33,12 +40,12 @@ export function route<P = Record<string, never>>(
   return async (request, context) => {
     const requestId = randomUUID();
     try {
-      return await run(request, await context.params);
+      return onlyAnswer(await run(request, await context.params));
     } catch (thrown) {
       const code = thrown instanceof AppError ? thrown.code : 'fault';
       if (code === 'fault') log.error({ code: errorCodeOf(thrown), requestId }, 'route failed');
       if (code === 'busy') await sleep(BREATH_MS);
-      return problem(code, thrown instanceof AppError ? thrown.errors : [], requestId);
+      return onlyAnswer(problem(code, thrown instanceof AppError ? thrown.errors : [], requestId));
     }
   };
 }

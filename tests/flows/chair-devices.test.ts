@@ -3,7 +3,8 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
-import { choose, fill, press, see, textOf } from '../support/hands';
+import { letHoursPass } from '../support/clock';
+import { choose, fill, press, see, seeGone, textOf } from '../support/hands';
 import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
 
 type Served = Awaited<ReturnType<typeof serve>>;
@@ -26,6 +27,8 @@ beforeAll(async () => {
   await press(page, 'Take to the chair');
   await page.waitForFunction(() => location.pathname.startsWith('/chair/'));
   setId = new URL(page.url()).pathname.split('/').at(-1)!;
+  // Begun long ago, and nothing is in yet: it runs late from its first section on.
+  await letHoursPass(made.database, setId, 1.5);
   await page.close();
 });
 
@@ -36,9 +39,15 @@ afterAll(async () => {
   if (made) rmSync(made.folder, { recursive: true, force: true });
 });
 
+/** Waits until the chair stands and hears keys. */
+const isAwake = (page: Page) =>
+  page.waitForFunction(() => {
+    const button = document.querySelector('section[aria-label="Now"] button');
+    return button !== null && Object.keys(button).some((key) => key.startsWith('__reactProps'));
+  });
 const chair = async (page: Page) => {
   await page.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });
-  await page.waitForSelector('section[aria-label="Now"]');
+  await isAwake(page);
 };
 const isDone = (page: Page, section: number, isIt = true) =>
   page.waitForFunction(
@@ -111,12 +120,30 @@ const hasSection = (page: Page, name: string, isIt = true) =>
     name,
     isIt,
   );
+/** Presses a way to part it, once what it brings is worked out. */
+const pressWay = async (page: Page, way: string) => {
+  const button = await page.waitForSelector(
+    `::-p-xpath(//*[@role="dialog"]//button[span[starts-with(., "${way}")]])`,
+  );
+  await button!.click();
+};
+/** Opens what parts a section otherwise; a page that was just loaded may not hear the first key yet. */
+async function openPartings(page: Page): Promise<void> {
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('x');
+    const isThere = await page
+      .waitForSelector('[role="dialog"]', { timeout: 500 })
+      .then(() => true)
+      .catch(() => false);
+    if (isThere) return;
+  }
+  throw new Error('x opens nothing');
+}
 /** Opens what parts a section otherwise, and presses one of its ways. */
 async function partOtherwise(page: Page, section: number, way: string): Promise<void> {
-  await page.keyboard.press('x');
-  await see(page, 'Part it otherwise');
+  await openPartings(page);
   await choose(page, 'Section', String(section));
-  await page.click(`::-p-xpath(//*[@role="dialog"]//button[span[starts-with(., "${way}")]])`);
+  await pressWay(page, way);
   await page.waitForSelector('ul[aria-label="Changed so far"]');
   await press(page, 'Close');
   await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
@@ -141,8 +168,8 @@ describe('the parting changed midway', () => {
     await pressIn(theirs.page, 'Part it otherwise');
     await see(theirs.page, 'Join them');
     await choose(theirs.page, 'Section', '4');
-    await theirs.page.click('::-p-xpath(//*[@role="group"]//button[. = "5"])');
-    await theirs.page.click('::-p-xpath(//*[@role="dialog"]//button[span[starts-with(., "Join them")]])');
+    await (await theirs.page.waitForSelector('::-p-xpath(//*[@role="group"]//button[. = "5"])'))!.click();
+    await pressWay(theirs.page, 'Join them');
     await hasSection(mine.page, '5', false);
     await isKept(mine.page);
     await isKept(theirs.page);
@@ -168,13 +195,69 @@ describe('the parting changed midway', () => {
     await see(mine.page, 'Section 2 parted in two');
     await see(mine.page, 'Sections 4 and 5 joined');
     await chair(mine.page);
-    await mine.page.keyboard.press('x');
-    await see(mine.page, 'Part it otherwise');
+    await openPartings(mine.page);
     await mine.page.click('::-p-xpath(//ul[@aria-label="Changed so far"]/li[contains(., "joined")]/button)');
     await hasSection(mine.page, '5');
+    // Everything can be taken back, in the order it was done.
+    for (const name of ['7b', '2b']) {
+      await mine.page.click('::-p-xpath(//ul[@aria-label="Changed so far"]/li[1]/button)');
+      await hasSection(mine.page, name, false);
+    }
     await press(mine.page, 'Close');
+    await mine.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    for (const number of [3, 2, 1]) {
+      await mine.page.keyboard.press('Backspace');
+      await isDone(mine.page, number, false);
+    }
+    await isKept(mine.page);
     expect(mine.problems.filter((problem) => !/ERR_CONNECTION|Failed to load|503/.test(problem))).toEqual([]);
     await mine.page.close();
+  });
+});
+
+describe('a set that runs late', () => {
+  it('says what would help, takes it by one tap, and gives it back by another', async () => {
+    const { page, problems } = await openPage(browser);
+    await chair(page);
+    for (const number of [1, 2, 3]) {
+      await page.click(`[data-section="${number}"]`);
+      await isDone(page, number);
+    }
+    const before = await page.$$eval('[data-section]', (all) => all.length);
+    await see(page, 'behind.');
+    await page.click('::-p-xpath(//button[starts-with(., "What would help")])');
+    await see(page, 'To be in time');
+    const join = await page.waitForSelector(
+      '::-p-xpath(//*[@role="dialog"]//button[contains(., "Join the last")])',
+    );
+    expect(await join!.evaluate((button) => button.textContent)).toMatch(
+      /Join the last \d+ that touch into \d+.*(saved|sooner).*larger/,
+    );
+    await join!.click();
+    await see(page, 'Press again to take it back');
+    await page.waitForFunction(
+      (count) => document.querySelectorAll('[data-section]').length < count,
+      {},
+      before,
+    );
+    for (const number of [1, 2, 3]) await isDone(page, number);
+    await isKept(page);
+    await join!.click();
+    await seeGone(page, 'Press again to take it back');
+    await page.waitForFunction(
+      (count) => document.querySelectorAll('[data-section]').length === count,
+      {},
+      before,
+    );
+    await press(page, 'Close');
+    for (const number of [1, 2, 3]) {
+      await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+      await page.click(`[data-section="${number}"]`);
+      await isDone(page, number, false);
+    }
+    await isKept(page);
+    expect(problems).toEqual([]);
+    await page.close();
   });
 });
 
@@ -232,7 +315,7 @@ describe('the server away', () => {
     await page.close();
     const again = await context.newPage();
     await again.goto(`http://127.0.0.1:${port}/chair/${setId}`, { waitUntil: 'load' });
-    await again.waitForSelector('section[aria-label="Now"]');
+    await isAwake(again);
     // Those that went before the server did, and those that wait.
     for (let section = 1; section <= 6; section++) await isDone(again, section);
     for (let section = 7; section <= 11; section++) {
@@ -244,7 +327,7 @@ describe('the server away', () => {
     await again.goto(`http://127.0.0.1:${port}/heads`, { waitUntil: 'load' }).catch(() => undefined);
     await see(again, 'No connection to the studio’s computer');
     await again.click('::-p-xpath(//li/a)');
-    await again.waitForSelector('section[aria-label="Now"]');
+    await isAwake(again);
     server = await serve(made.url, port);
     await isKept(again);
     expect((await doneRows()).slice(-11).map(({ section }) => section)).toEqual([
@@ -269,7 +352,7 @@ describe('the server away', () => {
     try {
       const again = await context.newPage();
       await again.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });
-      await again.waitForSelector('section[aria-label="Now"]');
+      await isAwake(again);
       await isKept(again);
       await isDone(again, next);
       expect((await doneRows()).filter(({ section }) => section === next)).toHaveLength(1);
@@ -282,7 +365,7 @@ describe('the server away', () => {
       await isKept(again);
       await again.close();
     } finally {
-      await server.end('SIGTERM');
+      await server.end('SIGKILL');
       rmSync(folder, { recursive: true, force: true });
       server = await serve(made.url, port);
     }

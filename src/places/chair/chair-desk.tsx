@@ -1,21 +1,25 @@
 'use client';
-import Alert from '@mui/material/Alert';
 import Link from 'next/link';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { ChairDeskProps, ChairViewProps, OpenDialog } from './chair-set';
 import { techniqueOf } from '@/core/techniques';
 import { formatClock } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
 import { useChairSettings } from './chair-settings';
-import { HandsDialog } from './hands-dialog';
-import { LayoutDialog } from './layout-dialog';
-import { DryingView } from './drying-view';
-import { FinishView } from './finish-view';
-import { NoteDialog, KeysDialog } from './chair-dialogs';
-import { ProductDialog } from './product-dialog';
-import { PrepDialog } from './prep-dialog';
-import { RefusedTaps } from './refused-taps';
+import {
+  CardsDialog,
+  DryingView,
+  fetchLater,
+  FinishView,
+  HandsDialog,
+  KeysDialog,
+  LayoutDialog,
+  NoteDialog,
+  PrepDialog,
+  ProductDialog,
+  RefusedTaps,
+} from './later';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
 import { useFreshDay } from './use-fresh-day';
@@ -26,10 +30,8 @@ import { useRunLog } from './use-run-log';
 
 const TICK_MS = 5000;
 
-/** Drawings weigh as much as the rest of the chair: they are fetched when it stands, and kept for when the server is away. */
-const loadCards = () => import('./cards-dialog');
-const CardsDialog = lazy(() => loadCards().then((module) => ({ default: module.CardsDialog })));
-const CARDS_AFTER_MS = 3000;
+/** What is not needed to stand is fetched so long after, ms. */
+const FETCH_AFTER_MS = 1500;
 
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
@@ -39,9 +41,13 @@ export function ChairDesk(props: ChairDeskProps) {
   const { clock } = props;
   const { set } = now;
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
+  const close = () => setDialog(null);
+  /** A note that was begun is there when it is opened again. */
+  const [wasNoted, setNoted] = useState(false);
+  if (dialog === 'note' && !wasNoted) setNoted(true);
   const settings = useChairSettings();
   useEffect(() => {
-    const timer = setTimeout(() => void loadCards().catch(() => undefined), CARDS_AFTER_MS);
+    const timer = setTimeout(fetchLater, FETCH_AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
   useKeptPage();
@@ -67,7 +73,9 @@ export function ChairDesk(props: ChairDeskProps) {
         <span role="status" className={styles.waiting}>
           {log.waiting > 0
             ? `${log.waiting} waiting to be sent${log.isOffline ? ', no connection' : ''}`
-            : 'kept'}
+            : log.isLooked
+              ? 'kept'
+              : 'looking…'}
         </span>
         <button type="button" className={styles.leave} onClick={() => setDialog('layout')}>
           Layout
@@ -76,42 +84,34 @@ export function ChairDesk(props: ChairDeskProps) {
       </header>
       <StageStrip {...shared} onPrep={() => setDialog('prep')} />
       {set.isCancelled && (
-        <Alert severity="warning">
+        <p className={styles.notice} role="alert">
           This set was cancelled. What is tapped here is kept with it;{' '}
           <Link href={`/sets/${set.id}`}>its page</Link> can bring it back.
-        </Alert>
+        </p>
       )}
       {log.isDeviceFull && (
-        <Alert severity="error">
+        <p className={styles.notice} role="alert">
           This device is full, so taps cannot be written down here. They are sent at once; stay connected and
           keep this page open until it says kept.
-        </Alert>
+        </p>
       )}
-      <RefusedTaps refused={log.refused} onDecide={log.decide} />
+      {log.refused.length > 0 && <RefusedTaps refused={log.refused} onDecide={log.decide} />}
       {log.state.phase === 'setting' && <SettingView {...shared} />}
       {log.state.phase === 'drying' && <DryingView {...shared} />}
       {log.state.phase === 'worn' && <FinishView {...shared} />}
-      <NoteDialog
-        open={dialog === 'note'}
-        onClose={() => setDialog(null)}
-        onNote={(note) => log.record('note', { note })}
-      />
-      <PrepDialog
-        set={set}
-        log={log}
-        nowMs={nowMs}
-        open={dialog === 'prep'}
-        onClose={() => setDialog(null)}
-      />
-      <HandsDialog log={log} open={dialog === 'hands'} onClose={() => setDialog(null)} />
-      {dialog === 'product' && <ProductDialog set={set} log={log} onClose={() => setDialog(null)} />}
-      {dialog === 'cards' && (
-        <Suspense fallback={null}>
-          <CardsDialog set={set} log={log} onClose={() => setDialog(null)} />
-        </Suspense>
+      {wasNoted && (
+        <NoteDialog
+          open={dialog === 'note'}
+          onClose={close}
+          onNote={(note) => log.record('note', { note })}
+        />
       )}
-      <LayoutDialog open={dialog === 'layout'} onClose={() => setDialog(null)} />
-      <KeysDialog open={dialog === 'keys'} onClose={() => setDialog(null)} />
+      {dialog === 'prep' && <PrepDialog set={set} log={log} nowMs={nowMs} onClose={close} />}
+      {dialog === 'hands' && <HandsDialog log={log} onClose={close} />}
+      {dialog === 'product' && <ProductDialog set={set} log={log} onClose={close} />}
+      {dialog === 'cards' && <CardsDialog set={set} log={log} onClose={close} />}
+      {dialog === 'layout' && <LayoutDialog onClose={close} />}
+      {dialog === 'keys' && <KeysDialog onClose={close} />}
     </div>
   );
 }

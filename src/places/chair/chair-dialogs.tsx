@@ -49,9 +49,9 @@ export function NoteDialog({
 }
 
 /** The single keys of the chair. */
-export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function KeysDialog({ onClose }: { onClose: () => void }) {
   return (
-    <ChairDialog open={open} title="Keys" onClose={onClose}>
+    <ChairDialog open title="Keys" onClose={onClose}>
       <ul className={styles.keys}>
         {CHAIR_KEYS.map(({ shown, does }) => (
           <li key={shown}>

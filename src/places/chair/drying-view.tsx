@@ -21,7 +21,8 @@ import { CheckDialog } from './check-dialog';
 import { DryDialog } from './dry-dialog';
 import { DryLine } from './dry-line';
 import { DryNow } from './dry-now';
-import { MoreDialog, type ChairAction } from './more-dialog';
+import type { ChairAction } from './more-dialog';
+import { MoreDialog } from './later';
 import { TakedownDialog } from './takedown-dialog';
 import { useDryCourse } from './use-dry-course';
 import { useChairKeys } from './use-chair-keys';
@@ -175,7 +176,7 @@ export function DryingView(props: ChairViewProps) {
           </button>
         </div>
       </section>
-      <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
+      {dialog === 'more' && <MoreDialog actions={more} onClose={() => onDialog(null)} />}
       <DryDialog
         set={set}
         log={log}

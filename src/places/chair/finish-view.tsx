@@ -13,7 +13,8 @@ import { alwaysMore } from './always-more';
 import type { ChairViewProps } from './chair-set';
 import { FaultDialog } from './fault-dialog';
 import { MeasureForm } from './measure-form';
-import { MoreDialog, type ChairAction } from './more-dialog';
+import type { ChairAction } from './more-dialog';
+import { MoreDialog } from './later';
 import { SeveralDialog } from './several-dialog';
 import { useChairKeys } from './use-chair-keys';
 import styles from './chair.module.css';
@@ -114,6 +115,7 @@ function Tally({
       if (before) record('taken-back', { of: [before.id] });
     }
   };
+  const pressed = drawn.find(({ number }) => number === several);
   const more: readonly ChairAction[] = [
     {
       label: 'Several at once',
@@ -222,17 +224,19 @@ function Tally({
           </button>
         </div>
       </section>
-      <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
-      <SeveralDialog
-        section={drawn.find(({ number }) => number === several) ?? null}
-        drawn={ofStage}
-        isDone={(number) => taps.has(number)}
-        onDone={(numbers) => {
-          mark(numbers);
-          setSeveral(null);
-        }}
-        onClose={() => setSeveral(null)}
-      />
+      {dialog === 'more' && <MoreDialog actions={more} onClose={() => onDialog(null)} />}
+      {pressed && (
+        <SeveralDialog
+          section={pressed}
+          drawn={ofStage}
+          isDone={(number) => taps.has(number)}
+          onDone={(numbers) => {
+            mark(numbers);
+            setSeveral(null);
+          }}
+          onClose={() => setSeveral(null)}
+        />
+      )}
       <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
     </div>
   );

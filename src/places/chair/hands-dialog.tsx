@@ -19,18 +19,11 @@ const SHARE_CHOICES = [
 /** Two at one head: who is at this device, and where that hand works. */
 export function HandsDialog({
   log,
-  open,
   onClose,
-}: Pick<ChairViewProps, 'log'> & { readonly open: boolean; readonly onClose: () => void }) {
+}: Pick<ChairViewProps, 'log'> & { readonly onClose: () => void }) {
   const settings = useChairSettings();
   return (
-    <ChairDialog
-      open={open}
-      title="Two at this head"
-      onClose={onClose}
-      maxWidth="sm"
-      className={styles.handsDialog}
-    >
+    <ChairDialog open title="Two at this head" onClose={onClose} maxWidth="sm" className={styles.handsDialog}>
       <p>
         Open this set on a second device. Each sees the other’s sections within a second, under a mark and a
         colour of their own.

@@ -13,10 +13,10 @@ const CHOICES: readonly { readonly id: 'isLeftHanded' | 'isBig' | 'hasTone'; rea
 ];
 
 /** How the chair is shown on this device. */
-export function LayoutDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function LayoutDialog({ onClose }: { readonly onClose: () => void }) {
   const settings = useChairSettings();
   return (
-    <ChairDialog open={open} title="On this device" onClose={onClose}>
+    <ChairDialog open title="On this device" onClose={onClose}>
       <div className={styles.switches}>
         {CHOICES.map(({ id, label }) => (
           <FormControlLabel

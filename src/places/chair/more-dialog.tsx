@@ -14,16 +14,14 @@ export interface ChairAction {
 
 /** Everything else that can be done here, in one list. */
 export function MoreDialog({
-  open,
   actions,
   onClose,
 }: {
-  readonly open: boolean;
   readonly actions: readonly ChairAction[];
   readonly onClose: () => void;
 }) {
   return (
-    <ChairDialog open={open} title="More" onClose={onClose} maxWidth="sm">
+    <ChairDialog open title="More" onClose={onClose} maxWidth="sm">
       <div className={styles.more}>
         {actions.map(({ label, hint, key, isOff, run }) => (
           <button

@@ -23,9 +23,8 @@ export function PrepDialog({
   set,
   log: { state, record },
   nowMs,
-  open,
   onClose,
-}: Pick<ChairViewProps, 'set' | 'log' | 'nowMs'> & { readonly open: boolean; readonly onClose: () => void }) {
+}: Pick<ChairViewProps, 'set' | 'log' | 'nowMs'> & { readonly onClose: () => void }) {
   const begin = (step: string) => {
     // One pair of hands: what ran is done when the next begins.
     for (const [other, { begunAtMs, doneAtMs }] of state.prep)
@@ -33,7 +32,7 @@ export function PrepDialog({
     record('step-begun', { step });
   };
   return (
-    <ChairDialog open={open} title="Before the set" onClose={onClose} maxWidth="sm">
+    <ChairDialog open title="Before the set" onClose={onClose} maxWidth="sm">
       <ol className={styles.prep}>
         {set.prep.map(({ step, minutes, handsOn, product }) => {
           const done = state.prep.get(step);

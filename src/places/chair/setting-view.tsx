@@ -24,12 +24,10 @@ import type { ChairSet, ChairViewProps } from './chair-set';
 import { HandCard } from './hand-card';
 import { handMarks } from './hands';
 import { HandsLine } from './hands-line';
-import { PartingDialog } from './parting-dialog';
-import { RescueDialog } from './rescue-dialog';
-import { MoreDialog, type ChairAction } from './more-dialog';
+import { MoreDialog, PartingDialog, RescueDialog, SeveralDialog } from './later';
+import type { ChairAction } from './more-dialog';
 import { useTone } from './tone';
 import { useChairSettings } from './chair-settings';
-import { SeveralDialog } from './several-dialog';
 import { shortWords } from './short-words';
 import { usesOf } from './uses-of';
 import { WindingArrow } from './winding-arrow';
@@ -106,6 +104,7 @@ export function SettingView(props: ChairViewProps) {
       : [text],
   );
 
+  const pressed = drawn.find(({ number }) => number === several);
   const markDone = () => {
     if (inHand !== null) record('section-done', { sectionNumber: inHand });
   };
@@ -303,17 +302,19 @@ export function SettingView(props: ChairViewProps) {
           onClose={() => onDialog(null)}
         />
       )}
-      <MoreDialog open={dialog === 'more'} actions={more} onClose={() => onDialog(null)} />
-      <SeveralDialog
-        section={drawn.find(({ number }) => number === several) ?? null}
-        drawn={drawn}
-        isDone={(number) => state.doneAtMs.has(number)}
-        onDone={(numbers) => {
-          for (const sectionNumber of numbers) record('section-done', { sectionNumber });
-          setSeveral(null);
-        }}
-        onClose={() => setSeveral(null)}
-      />
+      {dialog === 'more' && <MoreDialog actions={more} onClose={() => onDialog(null)} />}
+      {pressed && (
+        <SeveralDialog
+          section={pressed}
+          drawn={drawn}
+          isDone={(number) => state.doneAtMs.has(number)}
+          onDone={(numbers) => {
+            for (const sectionNumber of numbers) record('section-done', { sectionNumber });
+            setSeveral(null);
+          }}
+          onClose={() => setSeveral(null)}
+        />
+      )}
     </div>
   );
 }

@@ -13,14 +13,13 @@ export function SeveralDialog({
   onDone,
   onClose,
 }: {
-  /** The section that was pressed long; null while it is closed. */
-  readonly section: DrawnSection | null;
+  /** The section that was pressed long. */
+  readonly section: DrawnSection;
   readonly drawn: readonly DrawnSection[];
   readonly isDone: (number: number) => boolean;
   readonly onDone: (numbers: readonly number[]) => void;
   readonly onClose: () => void;
 }) {
-  if (section === null) return null;
   const open = drawn.filter(({ number }) => !isDone(number));
   const choices = [
     { label: 'All of this row', own: open.filter(({ row }) => row === section.row) },

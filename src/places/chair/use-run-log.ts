@@ -19,7 +19,9 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
   useEffect(() => void ownDeviceId().then(setDeviceId), []);
   /** Taps of this page, until the server has given them their place. */
   const [tapped, setOwn] = useState<readonly RunEvent[]>([]);
-  const [news, setNews] = useState(NO_NEWS);
+  /** What waits on this device; null until it was looked at: before that nothing is called kept. */
+  const [told, setNews] = useState<OutboxNews | null>(null);
+  const news = told ?? NO_NEWS;
   /** Taps that the outbox has not spoken of yet: until it does, nothing may be called kept. */
   const [fresh, setFresh] = useState<readonly string[]>([]);
 
@@ -85,6 +87,7 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
     record,
     /** The hand of this device, as the log calls it. */
     ownHand: by ?? deviceId,
+    isLooked: told !== null,
     waiting: news.waiting.filter(mine).length + fresh.length,
     refused: news.refused.filter(mine),
     isDeviceFull: news.isDeviceFull,

@@ -14,6 +14,7 @@ import { followSet, readOnce, tellSet } from '@/server/live';
 import { AppError } from '@/server/errors';
 import { concernsTakedown, keepTakenDown } from '@/server/taken-down';
 import { readJson, route } from '@/server/route';
+import { isStopping } from '@/server/stopping';
 
 /** Taps of the chair. A plain address whose shape outlives builds, with a verdict for each event. */
 export const POST = route<{ id: string }>(async (request, { id }) => {
@@ -61,6 +62,7 @@ export const GET = route<{ id: string }>(async (request, { id }) => {
     ).map(asWire);
   const first = await readAfter(asked.data.after);
   if (request.headers.get('accept')?.includes('text/event-stream')) {
+    if (isStopping()) throw new AppError('closing');
     if (areStreamsFull()) throw new AppError('busy');
     return eventStream(
       asked.data.after,
