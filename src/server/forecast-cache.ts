@@ -4,7 +4,7 @@ import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { PartedView } from '@/core/plan/chair-parting';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
-import { asDried, courseOf, dryingTimeline, plannedDrying } from '@/core/run/dry-log';
+import { asDried, courseOf, dryingTimeline, isOtherwise, plannedDrying } from '@/core/run/dry-log';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import type { RunState } from '@/core/run/run-state';
 import type { DryTimes } from '@/core/plan/forecast-view';
@@ -52,7 +52,7 @@ interface BegunSet {
   readonly startedAtMs: number;
   readonly installedAtMs: number | null;
   readonly takenDownAtMs: number | null;
-  readonly run: Pick<RunState, 'drying' | 'dryPlan' | 'parting'>;
+  readonly run: Pick<RunState, 'drying' | 'dryPlan' | 'parting' | 'room'>;
 }
 
 /** A set as it goes: what was planned, with the parting and the drying as they really are. */
@@ -95,11 +95,11 @@ export async function setView(set: BegunSet, nowMs: number): Promise<Checked<Set
     ok: true,
     value: { ...parted.value, begunBrief, dryCourse: null, planned: edits.length === 0 ? null : before },
   };
-  if (installedAtMs === null || (run.drying.length === 0 && run.dryPlan === null)) return asParted;
+  if (installedAtMs === null || !isOtherwise(run)) return asParted;
   const { view, brief } = parted.value;
   const stretches = plannedDrying(view.blocks, brief, installedAtMs, run.dryPlan);
   const untilMs = Math.min(nowMs, takenDownAtMs ?? nowMs);
-  const course = asDried(brief, dryingTimeline(stretches, run.drying, installedAtMs, untilMs));
+  const course = asDried(brief, dryingTimeline(stretches, run.drying, installedAtMs, untilMs), run.room);
   const dryCourse = courseOf(course);
   const dried = await remembered({ id, brief: course, revision: `${dryCourse}${JSON.stringify(edits)}` }, 0);
   if (!dried.ok) return asParted;

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { choose, fill, press, see, seeGone, textOf } from '../support/hands';
+import { choose, fill, press, see, seeGone, textOf, pressInDialog } from '../support/hands';
 import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
 
 type Served = Awaited<ReturnType<typeof serve>>;
@@ -76,7 +76,7 @@ describe('two at one head', () => {
     await chair(mine.page);
     await chair(theirs.page);
     await press(theirs.page, 'More');
-    await theirs.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "Two at this head")])');
+    await pressInDialog(theirs.page, 'Two at this head');
     await theirs.page.type('::-p-aria([name="Who works at this device"])', 'Ada B');
     await theirs.page.click('::-p-aria([name="From the last back"])');
     await press(theirs.page, 'Close');
@@ -148,8 +148,6 @@ async function partOtherwise(page: Page, section: number, way: string): Promise<
   await press(page, 'Close');
   await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
 }
-const pressIn = (page: Page, words: string) =>
-  page.click(`::-p-xpath(//*[@role="dialog"]//button[contains(., "${words}")])`);
 
 describe('the parting changed midway', () => {
   it('is changed on every device, numbers of what is done stay, and nothing is lost without the server', async () => {
@@ -165,7 +163,7 @@ describe('the parting changed midway', () => {
     expect(await textOf(theirs.page, 'section[aria-label="Now"]')).toContain(`of ${count + 1}`);
     // The other hand joins two; what was one number is gone everywhere.
     await press(theirs.page, 'More');
-    await pressIn(theirs.page, 'Part it otherwise');
+    await pressInDialog(theirs.page, 'Part it otherwise');
     await see(theirs.page, 'Join them');
     await choose(theirs.page, 'Section', '4');
     await (await theirs.page.waitForSelector('::-p-xpath(//*[@role="group"]//button[. = "5"])'))!.click();
@@ -437,16 +435,32 @@ describe('a whole set by touch', () => {
     await fill(page, 'Why take it down now?', 'the client has to go');
     await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "as planned")])');
     await see(page, ' to undo');
-    await tapOn('More');
-    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "Several at once")])');
-    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    /** All that are left of a tally, at once. */
+    const allLeft = async () => {
+      await tapOn('More');
+      for (const words of ['Several at once', 'All that are left']) {
+        const button = await page.waitForSelector(
+          `::-p-xpath(//*[@role="dialog"]//button[contains(., "${words}")])`,
+        );
+        await button!.tap();
+      }
+    };
+    await allLeft();
+    // The head's school says which comes first, the roots or the pieces.
+    await page.waitForFunction(() => /Now the roots| to separate/.test(document.body.innerText));
+    const areRootsFirst = (await textOf(page, 'body')).includes('Now the roots');
+    if (areRootsFirst) await tapOn('Roots fluffed');
     await see(page, ' to separate');
+    await allLeft();
+    if (!areRootsFirst) await tapOn('Roots fluffed');
+    await tapOn('Keep');
+    await see(page, 'Record the first day');
     await isKept(page);
     const { rows } = await made.database.client.execute({
-      sql: "select note from set_events where set_id = ? and kind = 'taken-down'",
+      sql: "select note from set_events where set_id = ? and kind in ('taken-down', 'measured') order by sequence",
       args: [setId],
     });
-    expect(rows.map(({ note }) => note)).toEqual(['the client has to go']);
+    expect(rows.map(({ note }) => note)).toEqual(['the client has to go', null]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     expect(problems).toEqual([]);
     await page.close();

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, choose, fill, openStep, press, see, seeGone, textOf } from '../support/hands';
+import { arrive, choose, fill, openStep, press, see, seeGone, textOf, pressInDialog } from '../support/hands';
 import { letHoursPass } from '../support/clock';
 import { setScene } from '../support/scene';
 
@@ -150,10 +150,10 @@ describe('what the hands need at the chair', () => {
     await scene.page.click('[role="dialog"] button');
     await doneIs(6 + inRow);
     await scene.page.keyboard.press('s');
-    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    await pressInDialog(scene.page, 'All that are left');
     await see(scene.page, 'sure every root is dry now');
     await press(scene.page, 'More');
-    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "Not finished yet")])');
+    await pressInDialog(scene.page, 'Not finished yet');
     await doneIs(29);
     for (let i = 0; i < 3; i++) await scene.page.keyboard.press('Backspace');
     await doneIs(26);
@@ -239,7 +239,7 @@ describe('what the hands need at the chair', () => {
     await press(scene.page, 'Close');
     await dialogGone();
     await scene.page.keyboard.press('s');
-    await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+    await pressInDialog(scene.page, 'All that are left');
     await see(scene.page, 'sure every root is dry now');
     await lit(0);
   });
@@ -302,6 +302,31 @@ describe('while it dries', () => {
       /Nothing more is needed: .* sure by|from now makes it .* as it goes on now it is/,
     );
     await press(scene.page, 'Close');
+  });
+
+  it('the air that was measured bends it, by hand or by a sensor of the room', async () => {
+    const before = await dryAbout();
+    await press(scene.page, 'How it dries H');
+    await see(scene.page, 'No sensor is heard');
+    await fill(scene.page, 'Humidity', '85');
+    await scene.page.keyboard.press('Enter');
+    await see(scene.page, 'As measured');
+    // A page beside it pretends to be a thermometer and a hygrometer.
+    const sensor = await scene.browser.newPage();
+    await sensor.goto(`${scene.origin}/scale`, { waitUntil: 'load' });
+    await fill(sensor, 'Its humidity, really', '60');
+    await sensor.keyboard.press('Enter');
+    await scene.page.bringToFront();
+    const said = await scene.page.waitForSelector('::-p-xpath(//button[contains(., "The sensor says")])');
+    expect(await said!.evaluate((button) => button.textContent)).toMatch(/(19|2\d) °C, (5[6-9]|6[0-4]) %/);
+    await sensor.close();
+    await press(scene.page, 'Close');
+    await seeGone(scene.page, 'Working out the new time');
+    const damp = await dryAbout();
+    expect(damp).not.toBe(before);
+    await scene.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
+    await scene.page.reload({ waitUntil: 'networkidle2' });
+    expect(await dryAbout()).toBe(damp);
   });
 
   it('every drying head stands on one screen, what wants hands next first', async () => {

@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { cutOff, openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { arrive, choose, fill, forecastSettles, press, see, startByHand, textOf } from '../support/hands';
+import {
+  arrive,
+  choose,
+  fill,
+  forecastSettles,
+  press,
+  see,
+  startByHand,
+  textOf,
+  pressInDialog,
+} from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('empty');
@@ -196,7 +206,7 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
       await see(scene.page, `1 of 18 ${stage}`);
       await scene.page.keyboard.press('s');
       await scene.page.waitForSelector('[role="dialog"]');
-      await scene.page.click('::-p-xpath(//*[@role="dialog"]//button[contains(., "All that are left")])');
+      await pressInDialog(scene.page, 'All that are left');
       await scene.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
     }
     await press(scene.page, 'Roots fluffed');

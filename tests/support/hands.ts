@@ -14,6 +14,14 @@ export async function press(
   await handle!.click();
 }
 
+/** Presses a button of an open dialog by words on it, once it is there. */
+export async function pressInDialog(page: Page, words: string): Promise<void> {
+  const button = await page.waitForSelector(
+    `::-p-xpath(//*[@role="dialog"]//button[contains(., "${words}")])`,
+  );
+  await button!.click();
+}
+
 /** Replaces what stands in a field. */
 export async function fill(page: Page, name: string, text: string): Promise<void> {
   const handle = await page.waitForSelector(named(name));

@@ -3,6 +3,7 @@ import { chanceDry, type RateBelief } from '../drying/rate-belief';
 import type { DryingMethodId } from '../drying-methods';
 import { bearableHood } from '../drying-methods/bearable-hood';
 import { asDried, type DryingStretch } from '../run/dry-log';
+import type { RoomAir } from '../room/room-sensor';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import { answerView } from './answer-view';
 import { DRY_ENOUGH } from './drying-now';
@@ -25,12 +26,14 @@ export interface MachineBy {
  * What makes a drying head dry by a time: how long under a hood from now on.
  *
  * @param timeline its drying from the end of the set on, as it was and as it would go on
+ * @param air measured where it dries; null for the room of the plan
  * @param belief in the drying rate of this head, after what was felt
  * @returns null where there is no time left, or the brief cannot be read
  */
 export function makeDryBy(
   brief: BriefInput,
   timeline: readonly DryingStretch[],
+  air: RoomAir | null,
   belief: RateBelief,
   installedAtMs: number,
   nowMs: number,
@@ -44,7 +47,7 @@ export function makeDryBy(
   );
   const byH = (byMs - installedAtMs) / HOUR_MS;
   const chanceWith = (course: readonly DryingStretch[]): number | null => {
-    const answer = answerView(asDried(brief, course));
+    const answer = answerView(asDried(brief, course, air));
     return answer.ok ? chanceDry(belief, answer.value.view.dryTimes.whole, byH) : null;
   };
   const chanceWithout = chanceWith(timeline);

@@ -11,6 +11,7 @@ import { DRYING_METHOD_IDS } from '../drying-methods';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import {
   asDried,
+  courseOf,
   dryingRunning,
   dryingSpans,
   dryingTimeline,
@@ -91,7 +92,7 @@ describe('what was really done to dry a head', () => {
           expect(one.fromMs).toBe(i === 0 ? T0 : stretches[i - 1]!.untilMs);
           expect(one.untilMs).toBeGreaterThan(one.fromMs);
         });
-        expect(answerView(asDried(aBrief(), stretches)).ok).toBe(true);
+        expect(answerView(asDried(aBrief(), stretches, null)).ok).toBe(true);
       }),
       { numRuns: 40 },
     );
@@ -101,11 +102,11 @@ describe('what was really done to dry a head', () => {
 describe('what makes it dry by a time', () => {
   const brief = aBrief();
   const course = plannedDrying([], { ...brief, drying: [{ method: 'air', hours: 96 }] }, T0, null);
-  const answer = answerView(asDried(brief, course));
+  const answer = answerView(asDried(brief, course, null));
   if (!answer.ok) throw new Error('the brief is wrong');
   const { dryTimes } = answer.value.view;
   const { belief } = dryTimes;
-  const by = (hours: number, felt = belief) => makeDryBy(brief, course, felt, T0, at(1), at(hours));
+  const by = (hours: number, felt = belief) => makeDryBy(brief, course, null, felt, T0, at(1), at(hours));
 
   it('is the least time under a hood that is enough, or the most there is', () => {
     const enough = by(5)!;
@@ -117,6 +118,14 @@ describe('what makes it dry by a time', () => {
     const never = by(1.3)!;
     expect(never).toMatchObject({ isEnough: false, minutes: 15 });
     expect(by(1.05)).toBeNull();
+  });
+
+  it('in air that was measured damper it is less sure, and takes more', () => {
+    const damp = { temperatureC: 20, relativeHumidity: 0.75 };
+    const inIt = makeDryBy(brief, course, damp, belief, T0, at(1), at(5))!;
+    expect(inIt.chanceWithout).toBeLessThan(by(5)!.chanceWithout);
+    expect(inIt.minutes).toBeGreaterThanOrEqual(by(5)!.minutes);
+    expect(courseOf(asDried(brief, course, damp))).not.toBe(courseOf(asDried(brief, course, null)));
   });
 
   it('takes longer once a hand felt damp', () => {
@@ -133,7 +142,7 @@ describe('what makes it dry by a time', () => {
 
 describe('heads drawn for one course of drying, on another', () => {
   const answerOn = (course: readonly DryingStretch[]) => {
-    const draft = answerDraft(asDried(aBrief(), course), null);
+    const draft = answerDraft(asDried(aBrief(), course, null), null);
     if (!draft.ok) throw new Error('the brief is wrong');
     drawTo(draft.value, 128);
     return draft.value.view(128).view.dryTimes;

@@ -1,6 +1,7 @@
 import type { BriefInput } from '../formats/brief';
 import { MOST_DRYING_STEPS, SET_RANGES } from '../formats/ranges';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '../drying-methods';
+import type { RoomAir } from '../room/room-sensor';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import type { RunEvent } from './run-event';
 
@@ -168,14 +169,34 @@ function asSteps(timeline: readonly DryingStretch[], planned: readonly StepInput
   return steps.slice(0, MOST_DRYING_STEPS);
 }
 
-/** The brief of a set as it is really dried: its steps as they came, in no other day than the one that was. */
-export function asDried(brief: BriefInput, timeline: readonly DryingStretch[]): BriefInput {
-  const { wearBy: _, startAt: __, drying = [], ...rest } = brief;
-  return { ...rest, drying: asSteps(timeline, drying) };
+/**
+ * The brief of a set as it is really dried: its steps as they came, in the air that was measured, in no other day than
+ * the one that was.
+ *
+ * @param air measured where it dries; taken for all of its drying. Null for the room of the plan
+ */
+export function asDried(
+  brief: BriefInput,
+  timeline: readonly DryingStretch[],
+  air: RoomAir | null,
+): BriefInput {
+  const { wearBy: _, startAt: __, drying = [], room, ...rest } = brief;
+  return { ...rest, room: air ? { ...room, ...air } : room, drying: asSteps(timeline, drying) };
 }
 
+/** Whether a set dries in another way than its plan has it, as far as anybody said. */
+export const isOtherwise = ({
+  drying,
+  dryPlan,
+  room,
+}: {
+  readonly drying: readonly DryingSpan[];
+  readonly dryPlan: DryPlan | null;
+  readonly room: RoomAir | null;
+}): boolean => drying.length > 0 || dryPlan !== null || room !== null;
+
 /** Tells one course of drying from another. */
-export const courseOf = ({ drying }: BriefInput): string => JSON.stringify(drying);
+export const courseOf = ({ drying, room }: BriefInput): string => JSON.stringify([drying, room]);
 
 /** The drying that a set was planned with, from the end of the set on, and what was planned over it at the chair. */
 export function plannedDrying(

@@ -3,6 +3,7 @@ import { CHECK_FEELS, type CheckFeel } from '../drying/dryness-checks';
 import { LEVELS, type Level } from '../drying/nodes';
 import { measured, type Measured } from './measured';
 import { MAX_TIME_MS } from '../formats/time-bounds';
+import { roomAir, type RoomAir } from '../room/room-sensor';
 import { MOST_SECTION_NUMBER } from '../parting/section-name';
 import { partingEdit, type PartingEdit } from './parting-edit';
 
@@ -34,6 +35,7 @@ export const RUN_EVENT_KINDS = [
   'tub-weighed',
   'dispensed',
   'parted',
+  'room',
 ] as const;
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
 
@@ -63,6 +65,8 @@ export interface RunEvent {
   readonly measured: Measured | null;
   /** Grams on the scale, of a `tub-weighed`; hand units, of a `dispensed`. Their `step` is the place of the layer. */
   readonly amount: number | null;
+  /** The air it dries in, as it was measured; of a `room` only. */
+  readonly room: RoomAir | null;
   /** How the parting was changed; of a `parted` only. */
   readonly parting: PartingEdit | null;
   /** How long a `dry-begun` or `dry-planned` is to last from then on; null until something else is begun. */
@@ -89,6 +93,7 @@ export type RunEventDetail = Partial<
     | 'measured'
     | 'amount'
     | 'parting'
+    | 'room'
   >
 >;
 
@@ -129,6 +134,7 @@ const fields = {
   amount: z.number().min(0).max(MOST_AMOUNT).nullable().default(null),
   measured: measured.nullable().default(null),
   parting: partingEdit.nullable().default(null),
+  room: roomAir.nullable().default(null),
   by: z.string().min(1).max(MOST_NAME_LETTERS).nullable().default(null),
 };
 
@@ -160,6 +166,7 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
     missing('measured', 'what was measured is missing');
   if (event.kind === 'dry-planned' && (event.toMs === null || event.minutes === null))
     missing('toMs', 'when it begins and how long it lasts is missing');
+  if (event.kind === 'room' && event.room === null) missing('room', 'what was measured is missing');
   if (event.kind === 'parted' && event.parting === null) missing('parting', 'how it was parted is missing');
   if (event.kind === 'moved' && event.toMs === null) missing('toMs', 'the corrected time is missing');
 }
@@ -197,6 +204,7 @@ export const runEvent = (
   measured: null,
   amount: null,
   parting: null,
+  room: null,
   by: null,
   device: null,
   ...detail,

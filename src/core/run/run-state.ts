@@ -1,4 +1,5 @@
 import { dryingSpans, dryPlanOf, type DryingSpan, type DryPlan } from './dry-log';
+import type { RoomAir } from '../room/room-sensor';
 import type { Measured } from './measured';
 import { parted, type Parted } from './parted';
 import type { RunEvent, RunEventDetail } from './run-event';
@@ -63,6 +64,8 @@ export interface RunState {
   readonly drying: readonly DryingSpan[];
   /** What was planned of it at the chair; null for nothing. */
   readonly dryPlan: DryPlan | null;
+  /** The air it dries in, as it was measured last; null where nobody measured it. */
+  readonly room: RoomAir | null;
   /** When the last section was done, or the set was said to be finished; null while any is open. */
   readonly installedAtMs: number | null;
   /** When it was said to be dry all over; null where nobody said so. */
@@ -212,6 +215,7 @@ export function runState(events: readonly RunEvent[], sectionCount: number): Run
     prep,
     drying: dryingSpans(standing),
     dryPlan: dryPlanOf(standing),
+    room: standing.findLast(({ kind }) => kind === 'room')?.room ?? null,
     installedAtMs,
     driedAtMs,
     takenDownAtMs,

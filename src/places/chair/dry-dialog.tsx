@@ -10,6 +10,7 @@ import { NumberField } from '@/ui/fields/number-field';
 import { formatChance, formatMinutes, formatWhen } from '@/ui/format';
 import { ChairDialog } from './chair-dialog';
 import type { ChairViewProps } from './chair-set';
+import { RoomPart } from './room-part';
 import type { DryCourse } from './use-dry-course';
 import styles from './chair.module.css';
 
@@ -110,6 +111,7 @@ export function DryDialog({
             );
           })}
       </ul>
+      <RoomPart set={set} log={log} nowMs={nowMs} />
       <h3>What would make it dry by …</h3>
       <p className={styles.byTimes}>
         {times.map((ms, i) => (

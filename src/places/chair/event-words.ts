@@ -4,7 +4,7 @@ import { isDryingMethod } from '@/core/run/dry-log';
 import { faults, isFault } from '@/core/run/faults';
 import { capitalised } from '@/core/words/words';
 import { sectionName } from '@/core/parting/section-name';
-import { formatMinutes } from '@/ui/format';
+import { formatMinutes, formatPercent } from '@/ui/format';
 import { partingWords } from './parting-words';
 import { prepName } from '@/core/coefficients/prep-steps';
 import type { RunEvent, RunEventKind } from '@/core/run/run-event';
@@ -43,6 +43,10 @@ const WORDS: Readonly<Record<RunEventKind, (event: RunEvent) => string>> = {
   parted: ({ parting }) => (parting ? capitalised(partingWords(parting)) : 'Parted otherwise'),
   'dry-planned': ({ step, minutes }) =>
     `Planned: ${isDryingMethod(step) ? dryingMethods[step].phrase : 'drying'} for ${formatMinutes(minutes ?? 0)}`,
+  room: ({ room }) =>
+    room
+      ? `The room: ${Math.round(room.temperatureC)} °C, ${formatPercent(room.relativeHumidity)}`
+      : 'The room was measured',
   measured: () => 'Measured for the first time',
 };
 

@@ -91,6 +91,7 @@ export function MeasureForm({ set, drawn, log }: ChairViewProps) {
             ),
           )}
         </div>
+        <p className={styles.last}>A photo goes with the first day, in Wear.</p>
         <div className={styles.buttons}>
           <button
             type="button"

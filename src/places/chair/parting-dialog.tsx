@@ -127,7 +127,7 @@ export function PartingDialog({
           </div>
           <div className={styles.partings} aria-busy={choices === null}>
             {choices === null && <p role="status">Working out what each would bring…</p>}
-            <div className={styles.ways}>{buttons(ALONE)}</div>
+            <div className={styles.partWays}>{buttons(ALONE)}</div>
             {beside !== null && (
               <>
                 <div className={styles.suggested} role="group" aria-label="With the section beside it">
@@ -143,7 +143,7 @@ export function PartingDialog({
                     </button>
                   ))}
                 </div>
-                <div className={styles.ways}>{buttons(WITH_BESIDE)}</div>
+                <div className={styles.partWays}>{buttons(WITH_BESIDE)}</div>
               </>
             )}
           </div>

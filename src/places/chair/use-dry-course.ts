@@ -9,6 +9,7 @@ import {
   courseOf,
   dryingRunning,
   dryingTimeline,
+  isOtherwise,
   nextMachine,
   plannedDrying,
   type DryingSpan,
@@ -35,10 +36,11 @@ export interface DryCourse {
 export function useDryCourse(
   set: ChairSet,
   view: ForecastView,
-  { drying, dryPlan }: RunState,
+  run: RunState,
   installedAtMs: number,
   nowMs: number,
 ): DryCourse {
+  const { drying, dryPlan, room } = run;
   const forecaster = useRef<Forecaster | null>(null);
   useEffect(() => {
     const started = startForecaster();
@@ -51,8 +53,8 @@ export function useDryCourse(
     [view.blocks, set.brief, installedAtMs, dryPlan],
   );
   const timeline = dryingTimeline(planned, drying, installedAtMs, nowMs);
-  const brief = asDried(set.brief, timeline);
-  const course = drying.length === 0 && dryPlan === null ? null : courseOf(brief);
+  const brief = asDried(set.brief, timeline, room);
+  const course = isOtherwise(run) ? courseOf(brief) : null;
   const isServed = course === set.dryCourse;
   const [worked, setWorked] = useState<{
     readonly course: string | null;
@@ -82,6 +84,7 @@ export function useDryCourse(
     next: nextMachine(planned, drying),
     isWorking: !isServed && !isWorked,
     dryBy: async (belief, byMs) =>
-      (await forecaster.current?.dryBy(set.brief, timeline, belief, installedAtMs, nowMs, byMs)) ?? null,
+      (await forecaster.current?.dryBy(set.brief, timeline, room, belief, installedAtMs, nowMs, byMs)) ??
+      null,
   };
 }

@@ -5,6 +5,7 @@ import { seededRng } from '@/core/random/rng';
 import { startScale, type RunningScale } from '@/workers/client';
 import { Page, Part } from '@/ui/shell/page';
 import type { loadTubs } from './queries';
+import { RoomDevice } from './room-device';
 import styles from './scale-device.module.css';
 
 /** What is really in a tub lies this far either side of what is thought, as a share: why one weighs. */
@@ -75,6 +76,7 @@ export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>
           ))}
         </ul>
       </Part>
+      <RoomDevice seed={seed} />
     </Page>
   );
 }

@@ -5,6 +5,7 @@ import { isDryingMethod } from '@/core/run/dry-log';
 import { isFault } from '@/core/run/faults';
 import { keptTimeMs } from '@/core/run/device-clock';
 import { measured as measuredShape } from '@/core/run/measured';
+import { roomAir } from '@/core/room/room-sensor';
 import { partingEdit } from '@/core/run/parting-edit';
 import { partingProblem } from '@/core/plan/chair-parting';
 import type { BriefInput } from '@/core/formats/brief';
@@ -51,12 +52,24 @@ export async function eventsOf(
     .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId), gt(setEvents.sequence, after)))
     .orderBy(asc(setEvents.sequence));
   return rows.flatMap(
-    ({ of, measured, parting, sequence, deviceId, deviceNumber: _, studioId: __, setId: ___, ...row }) => {
+    ({
+      of,
+      measured,
+      parting,
+      room,
+      sequence,
+      deviceId,
+      deviceNumber: _,
+      studioId: __,
+      setId: ___,
+      ...row
+    }) => {
       const read = runEventInput.safeParse({
         ...row,
         of: readJson(eventIds, of),
         measured: readJson(measuredShape, measured),
         parting: readJson(partingEdit, parting),
+        room: readJson(roomAir, room),
         device: deviceId === '' ? null : deviceId,
       });
       if (!read.success) log.warn({ setId, sequence }, 'an event of a set cannot be read');

@@ -4,6 +4,7 @@ import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { Measured } from '@/core/run/measured';
+import type { RoomAir } from '@/core/room/room-sensor';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
@@ -103,6 +104,8 @@ export const setEvents = sqliteTable(
     amount: real('amount'),
     /** First measurements. */
     measured: json<Measured>('measured'),
+    /** The air it dries in, as it was measured. */
+    room: json<RoomAir>('room'),
     /** How the parting was changed. */
     parting: json<PartingEdit>('parting'),
     /** The name that its device goes by; null where it goes by none. */

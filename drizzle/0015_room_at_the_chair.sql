@@ -1,0 +1,1 @@
+ALTER TABLE `set_events` ADD `room` text;
