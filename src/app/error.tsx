@@ -1,5 +1,4 @@
 'use client';
-import Button from '@mui/material/Button';
 import { ERRORS } from '@/server/errors';
 import { EmptyState } from '@/ui/feedback/empty-state';
 
@@ -14,9 +13,9 @@ export default function Failure({ error, reset }: { error: Error & { digest?: st
           : 'What you saved is safe. Try again; if it goes on, go back to Today.'
       }
       action={
-        <Button variant="contained" onClick={reset}>
+        <button type="button" onClick={reset}>
           Try again
-        </Button>
+        </button>
       }
     />
   );

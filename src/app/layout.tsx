@@ -3,8 +3,6 @@ import '@fontsource/atkinson-hyperlegible-next/700.css';
 import '@fontsource/bricolage-grotesque/600.css';
 import '@fontsource/bricolage-grotesque/700.css';
 import './globals.css';
-import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
-import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
@@ -13,7 +11,8 @@ import { keepUnits } from '@/places/studio/actions';
 import { env } from '@/server/env';
 import { loadShown } from '@/places/studio/queries';
 import { FreshOnReturn } from '@/ui/shell/fresh-on-return';
-import { ThemeRoot } from '@/ui/theme/theme-root';
+import { Nonce } from '@/ui/theme/has-look';
+import { SCHEME_SCRIPT } from '@/ui/theme/scheme-script';
 import { WorksOffline } from '@/ui/shell/works-offline';
 import { UnitsRoot } from '@/ui/units-context';
 
@@ -30,18 +29,16 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="[data-scheme='%s']" defaultMode="system" nonce={nonce} />
-        <AppRouterCacheProvider options={{ key: 'mui', ...(nonce ? { nonce } : {}) }}>
-          <ThemeRoot>
-            <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
-              <OutboxSender />
-              <FreshOnReturn />
-              {/* While the program is being written its files change under their names. */}
-              {env.isProduction && <WorksOffline />}
-              {children}
-            </UnitsRoot>
-          </ThemeRoot>
-        </AppRouterCacheProvider>
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: SCHEME_SCRIPT }} />
+        <Nonce value={nonce}>
+          <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
+            <OutboxSender />
+            <FreshOnReturn />
+            {/* While the program is being written its files change under their names. */}
+            {env.isProduction && <WorksOffline />}
+            {children}
+          </UnitsRoot>
+        </Nonce>
       </body>
     </html>
   );

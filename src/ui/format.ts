@@ -1,6 +1,6 @@
 import type { Clock, Units } from '@/core/formats/display';
 import { MINOR_UNITS } from '@/core/formats/money';
-import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { isBeyondHorizon } from '@/core/drying/horizon';
 import { plural } from '@/core/words/words';
 import { inchesFromCm } from '@/core/units/length';
 import { ouncesFromGrams } from '@/core/units/mass';

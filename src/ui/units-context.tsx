@@ -1,10 +1,10 @@
 'use client';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import {
-  clockOf,
   IMPERIAL,
   METRIC,
-  USUAL_DISPLAY,
+  clockIn,
+  UTC_CLOCK,
   type Clock,
   type DisplaySettings,
   type Units,
@@ -18,7 +18,7 @@ interface Shown {
 
 const ShownContext = createContext<Shown>({
   units: METRIC,
-  clock: clockOf({ timeZone: 'UTC', display: USUAL_DISPLAY }),
+  clock: UTC_CLOCK,
   setUnits: () => undefined,
 });
 
@@ -47,7 +47,7 @@ export function UnitsRoot({
     setChosen(next);
     onUnits(next).catch(() => undefined);
   };
-  const clock = clockOf({ timeZone, display });
+  const clock = clockIn(timeZone, display);
   return (
     <ShownContext value={{ units: chosen ?? { length, mass, temperature }, clock, setUnits }}>
       {children}

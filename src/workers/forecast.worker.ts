@@ -9,6 +9,10 @@ import { makeDryBy, type MachineBy } from '@/core/plan/make-dry-by';
 import { layoutFor } from '@/core/plan/layout-for';
 import { partedView, partingProblem, type PartedView } from '@/core/plan/chair-parting';
 import { partingChoices, type PartingChoice } from '@/core/plan/parting-effect';
+import { beliefOnCourse } from '@/core/plan/on-course';
+import type { DryTimes } from '@/core/plan/forecast-view';
+import type { BriefInput } from '@/core/formats/brief';
+import type { PartingEdit } from '@/core/run/parting-edit';
 import { rescues, type LateSet, type Rescue } from '@/core/plan/rescues';
 import type { Drawer } from './draw.worker';
 
@@ -61,9 +65,16 @@ const endpoint = {
   dryBy(...asked: Parameters<typeof makeDryBy>): MachineBy | null {
     return makeDryBy(...asked);
   },
-  /** A set as its parting is now. */
-  parted(...asked: Parameters<typeof partedView>): Checked<PartedView> {
-    return partedView(...asked);
+  /** A set as its parting is now, by what is believed of the one it had. */
+  parted(raw: BriefInput, edits: readonly PartingEdit[], before: DryTimes): Checked<PartedView> {
+    const answer = partedView(raw, edits);
+    if (!answer.ok) return answer;
+    const { view } = answer.value;
+    const belief = beliefOnCourse(before.belief, before, view.dryTimes);
+    return {
+      ok: true,
+      value: { ...answer.value, view: { ...view, dryTimes: { ...view.dryTimes, belief } } },
+    };
   },
   partingChoices(...asked: Parameters<typeof partingChoices>): PartingChoice[] {
     return partingChoices(...asked);

@@ -308,13 +308,13 @@ describe('while it dries', () => {
     const before = await dryAbout();
     await press(scene.page, 'How it dries H');
     await see(scene.page, 'No sensor is heard');
-    await fill(scene.page, 'Humidity', '85');
+    await fill(scene.page, 'Humidity, %', '85');
     await scene.page.keyboard.press('Enter');
     await see(scene.page, 'As measured');
     // A page beside it pretends to be a thermometer and a hygrometer.
     const sensor = await scene.browser.newPage();
     await sensor.goto(`${scene.origin}/scale`, { waitUntil: 'load' });
-    await fill(sensor, 'Its humidity, really', '60');
+    await fill(sensor, 'Its humidity, really, %', '60');
     await sensor.keyboard.press('Enter');
     await scene.page.bringToFront();
     const said = await scene.page.waitForSelector('::-p-xpath(//button[contains(., "The sensor says")])');

@@ -3,21 +3,24 @@ import { RefusedAnywhere } from '@/places/chair/refused-taps';
 import { loadShown } from '@/places/studio/queries';
 import { ZoneNotice } from '@/ui/shell/zone-notice';
 import { Rail } from '@/ui/shell/rail';
+import { Look } from '@/ui/theme/look';
 import styles from './layout.module.css';
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
   const { name } = await loadShown();
   return (
-    <div className={styles.frame}>
-      <a className={styles.skip} href="#work">
-        Skip to the work
-      </a>
-      <Rail />
-      <main id="work" className={styles.work}>
-        <ZoneNotice studio={name} />
-        <RefusedAnywhere />
-        {children}
-      </main>
-    </div>
+    <Look>
+      <div className={styles.frame}>
+        <a className={styles.skip} href="#work">
+          Skip to the work
+        </a>
+        <Rail />
+        <main id="work" className={styles.work}>
+          <ZoneNotice studio={name} />
+          <RefusedAnywhere />
+          {children}
+        </main>
+      </div>
+    </Look>
   );
 }

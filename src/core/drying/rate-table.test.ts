@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { referenceClasses } from '../../../tests/support/reference-head';
 import { dryingMethods } from '../drying-methods';
-import { dampnessAt, hoursAtRate, HORIZON_H, rateForHours, rateTable, slowestHours } from './rate-table';
+import { dampnessAt, hoursAtRate, rateForHours, rateTable, slowestHours } from './rate-table';
+import { HORIZON_H } from './horizon';
 import { handPartedClasses, type ZoneSections } from './section-classes';
 import { filmResistanceSM, hairMoisture, productWaterPerG } from './start-moisture';
 import { equilibriumRegain, saturatedRegain } from './sorption';

@@ -1,3 +1,4 @@
+import { HORIZON_H } from './horizon';
 import { interpolate } from '../stats/interpolate';
 import { dryRun } from './dry-run';
 import type { DryingStep, DryRun, DryRunInput } from './dry-run-input';
@@ -11,12 +12,6 @@ const LN_RATES = [-0.7, -0.35, 0, 0.35, 0.7] as const;
 const CLOSE_LN_RATES = [-0.7, -0.525, -0.35, -0.175, 0, 0.175, 0.35, 0.7] as const;
 const usualRates = (steps: readonly DryingStep[]): readonly number[] =>
   steps.some(({ method }) => method.isBlown) ? CLOSE_LN_RATES : LN_RATES;
-
-/** Longest drying that is followed, h. Hair still damp then will not dry in this air. */
-export const HORIZON_H = 240;
-
-/** Whether a time to dry is longer than was followed: it is said to be that, and never shown as a figure. */
-export const isBeyondHorizon = (hours: number): boolean => hours >= HORIZON_H * (1 - 1e-6);
 
 /** Stands for no time at all where a logarithm is taken, h. */
 export const INSTANT_H = 1e-6;

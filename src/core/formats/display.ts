@@ -1,26 +1,23 @@
-import { z } from 'zod';
-
 /** How a studio wants to see times, dates, lengths, weights and temperatures. */
-export const displaySettings = z.object({
-  length: z.enum(['cm', 'in']).default('cm'),
-  mass: z.enum(['g', 'oz']).default('g'),
-  temperature: z.enum(['C', 'F']).default('C'),
+export interface DisplaySettings {
+  readonly length: 'cm' | 'in';
+  readonly mass: 'g' | 'oz';
+  readonly temperature: 'C' | 'F';
   /** The clock: 24 hours, or 12 with am and pm. */
-  hours: z.union([z.literal(24), z.literal(12)]).default(24),
-  dateOrder: z.enum(['day-first', 'month-first', 'year-first']).default('day-first'),
+  readonly hours: 24 | 12;
+  readonly dateOrder: 'day-first' | 'month-first' | 'year-first';
   /** ISO number of the first day of the week: 1 Monday, 6 Saturday, 7 Sunday. */
-  firstDay: z.union([z.literal(1), z.literal(6), z.literal(7)]).default(1),
-});
-
-export type DisplaySettings = z.output<typeof displaySettings>;
+  readonly firstDay: 1 | 6 | 7;
+}
 
 /** As it is shown where nothing was chosen. */
-export const USUAL_DISPLAY: DisplaySettings = displaySettings.parse({});
-
-/** What was kept of a studio's choices, completed; an unreadable choice is as usual. */
-export const readDisplay = (kept: unknown): DisplaySettings => {
-  const read = displaySettings.safeParse(kept);
-  return read.success ? read.data : USUAL_DISPLAY;
+export const USUAL_DISPLAY: DisplaySettings = {
+  length: 'cm',
+  mass: 'g',
+  temperature: 'C',
+  hours: 24,
+  dateOrder: 'day-first',
+  firstDay: 1,
 };
 
 /** The units of a studio. */
@@ -33,11 +30,13 @@ export const IMPERIAL: Units = { length: 'in', mass: 'oz', temperature: 'F' };
 /** How a studio tells the time: where, and in which words. */
 export type Clock = { readonly timeZone: string } & Pick<DisplaySettings, 'hours' | 'dateOrder' | 'firstDay'>;
 
-/** The clock of a studio. */
-export function clockOf(studio: { readonly timeZone: string; readonly display: unknown }): Clock {
-  const { hours, dateOrder, firstDay } = readDisplay(studio.display);
-  return { timeZone: studio.timeZone, hours, dateOrder, firstDay };
-}
+/** The clock in a place, told as a studio wants it. */
+export const clockIn = (timeZone: string, { hours, dateOrder, firstDay }: DisplaySettings): Clock => ({
+  timeZone,
+  hours,
+  dateOrder,
+  firstDay,
+});
 
 /** The clock of Greenwich in the usual words, for times that are on a clock of their own already. */
-export const UTC_CLOCK: Clock = clockOf({ timeZone: 'UTC', display: {} });
+export const UTC_CLOCK: Clock = clockIn('UTC', USUAL_DISPLAY);

@@ -7,7 +7,7 @@ import { dryRun } from '../drying/dry-run';
 import { beliefAfterChecks, placeLikelihood, type DrynessCheck } from '../drying/dryness-checks';
 import { LEVELS } from '../drying/nodes';
 import { chanceDry, drySpread } from '../drying/rate-belief';
-import { HORIZON_H } from '../drying/rate-table';
+import { HORIZON_H } from '../drying/horizon';
 import { handPartedClasses } from '../drying/section-classes';
 import { ZONES, type Zone } from '../hair/zone';
 import { seededRng } from '../random/rng';

@@ -7,12 +7,12 @@ import type { DryingStep } from '../drying/dry-run-input';
 import {
   dampnessAt,
   FEW_LN_RATES,
-  HORIZON_H,
   rateTable,
   slowestHours,
   type NodeTimes,
   type RateTable,
 } from '../drying/rate-table';
+import { HORIZON_H } from '../drying/horizon';
 import {
   beliefFromDraws,
   chanceDry,

@@ -2,7 +2,7 @@ import { thresholds } from '../coefficients/thresholds';
 import type { DryingMethodId } from '../drying-methods';
 import type { DryingMethod } from '../drying-methods/method';
 import type { DryingStep } from '../drying/dry-run-input';
-import { HORIZON_H, isBeyondHorizon } from '../drying/rate-table';
+import { HORIZON_H, isBeyondHorizon } from '../drying/horizon';
 
 /** Figures of the day are worked out no finer than this, h. */
 const FIVE_MINUTES_H = 1 / 12;

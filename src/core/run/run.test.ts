@@ -6,7 +6,8 @@ import { orderOfShare, SHARES } from './share';
 import { MOST_SECTION_NUMBER } from '../parting/section-name';
 import { MINUTE_MS } from '../units/time';
 import { livePace } from './live-pace';
-import { runEvent, runEventInput, type RunEventDetail, type RunEventKind } from './run-event';
+import { runEvent, type RunEventDetail, type RunEventKind } from './run-event';
+import { runEventInput } from './run-event-input';
 import { lastDone, nextSection, restedMs, runningStep, runState, settingSinceMs } from './run-state';
 
 /** Minutes of sections 1, 2, 3 …, as the pace wants them. */

@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { runEventInput } from './run-event';
+import { runEventInput } from './run-event-input';
+import { MOST_EVENTS } from './run-event';
 
-/** Events that are sent at once at most. */
-export const MOST_EVENTS = 50;
 /** A clock may be wrong by this much and still be understood: ten years, ms. */
 const WORST_CLOCK_MS = 10 * 366 * 86_400_000;
 
@@ -37,6 +36,7 @@ export type SetEventsAnswer = z.output<typeof setEventsAnswer>;
 
 /** One event with its place in the log of its set, as a page hears of it. */
 export const heardEvent = z.object({ sequence: z.int().min(1), event: runEventInput });
+export const heardEvents = z.array(heardEvent);
 export type HeardEvent = z.output<typeof heardEvent>;
 
 /** The log of a set from a place on, as a page asks for it that may have missed something. */

@@ -2,7 +2,6 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { ChairDeskProps, ChairViewProps, OpenDialog } from './chair-set';
-import { techniqueOf } from '@/core/techniques';
 import { formatClock } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
 import styles from './chair.module.css';
@@ -25,6 +24,7 @@ import { StageStrip } from './stage-strip';
 import { useFreshDay } from './use-fresh-day';
 import { useKeptPage } from './use-kept-page';
 import { useParting } from './use-parting';
+import { useWasOpen } from './use-was-open';
 import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
 
@@ -42,9 +42,7 @@ export function ChairDesk(props: ChairDeskProps) {
   const { set } = now;
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
   const close = () => setDialog(null);
-  /** A note that was begun is there when it is opened again. */
-  const [wasNoted, setNoted] = useState(false);
-  if (dialog === 'note' && !wasNoted) setNoted(true);
+  const wasNoted = useWasOpen(dialog === 'note');
   const settings = useChairSettings();
   useEffect(() => {
     const timer = setTimeout(fetchLater, FETCH_AFTER_MS);
@@ -53,7 +51,6 @@ export function ChairDesk(props: ChairDeskProps) {
   useKeptPage();
   useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');
-  const technique = techniqueOf(set.technique);
   const shared: ChairViewProps = { ...now, clock, nowMs, log, onDialog: setDialog, dialog };
 
   return (
@@ -68,7 +65,7 @@ export function ChairDesk(props: ChairDeskProps) {
           ‹ Today
         </Link>
         <h1>
-          {set.headName} · {technique.label.toLowerCase()}
+          {set.headName} · {set.techniqueLabel.toLowerCase()}
         </h1>
         <span role="status" className={styles.waiting}>
           {log.waiting > 0

@@ -121,6 +121,8 @@ export function chairSetOf({
     skinTone: set.skinTone,
     hairTone: set.hairTone,
     technique: brief.set.technique,
+    techniqueLabel: techniqueOf(brief.set.technique).label,
+    noun: techniqueOf(brief.set.technique).noun,
     setupLines: perZone((zone) => {
       const { technique, rootMethod, endsMethod } = brief.zones[zone];
       return [

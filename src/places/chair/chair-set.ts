@@ -89,6 +89,9 @@ export interface ChairSetBase {
   readonly skinTone: string;
   readonly hairTone: string;
   readonly technique: TechniqueId;
+  /** What the technique is called, and what one section and several are called. */
+  readonly techniqueLabel: string;
+  readonly noun: readonly [string, string];
   /** What to do with a section, by its zone. */
   readonly setupLines: PerZone<readonly string[]>;
   /** How each zone is set: what its cards are about. */

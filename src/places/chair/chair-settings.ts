@@ -1,20 +1,18 @@
 'use client';
 import { useSyncExternalStore } from 'react';
-import { z } from 'zod';
 import { MOST_NAME_LETTERS } from '@/core/run/run-event';
-import { SHARES } from '@/core/run/share';
+import { SHARES, type Share } from '@/core/run/share';
 
 /** How the chair is shown on this device: it is the device in the hand, not the studio, that decides. */
-const chairSettings = z.object({
-  isLeftHanded: z.boolean().catch(false),
-  isBig: z.boolean().catch(false),
-  hasTone: z.boolean().catch(false),
+interface ChairSettings {
+  readonly isLeftHanded: boolean;
+  readonly isBig: boolean;
+  readonly hasTone: boolean;
   /** The name that the hand at this device goes by; empty where it goes by none. */
-  ownName: z.string().max(MOST_NAME_LETTERS).catch(''),
+  readonly ownName: string;
   /** What of a head it takes first where there are more hands. */
-  share: z.enum(SHARES).catch('all'),
-});
-type ChairSettings = z.output<typeof chairSettings>;
+  readonly share: Share;
+}
 
 const KEY = 'keen.chair.settings';
 const USUAL: ChairSettings = {
@@ -24,6 +22,19 @@ const USUAL: ChairSettings = {
   ownName: '',
   share: 'all',
 };
+
+/** What was kept, each choice by itself: one that cannot be read is as usual. Read by hand, for the chair stands on it. */
+function readSettings(kept: Readonly<Partial<Record<keyof ChairSettings, unknown>>>): ChairSettings {
+  const { ownName } = kept;
+  return {
+    isLeftHanded: kept.isLeftHanded === true,
+    isBig: kept.isBig === true,
+    hasTone: kept.hasTone === true,
+    ownName: typeof ownName === 'string' && ownName.length <= MOST_NAME_LETTERS ? ownName : USUAL.ownName,
+    share: SHARES.find((share) => share === kept.share) ?? USUAL.share,
+  };
+}
+
 const listeners = new Set<() => void>();
 let known: { readonly text: string | null; readonly settings: ChairSettings } = {
   text: null,
@@ -36,8 +47,8 @@ function kept(): ChairSettings {
   try {
     text = localStorage.getItem(KEY);
     if (text === known.text) return known.settings;
-    const read = chairSettings.safeParse(JSON.parse(text ?? '{}'));
-    known = { text, settings: read.success ? read.data : USUAL };
+    const kept: unknown = JSON.parse(text ?? '{}');
+    known = { text, settings: typeof kept === 'object' && kept ? readSettings(kept) : USUAL };
   } catch {
     known = { text, settings: USUAL };
   }

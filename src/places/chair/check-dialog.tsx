@@ -22,7 +22,6 @@ const FEELS = [
 
 /** Where a hand felt, and what it felt. */
 export function CheckDialog({
-  open,
   suggested,
   sectionNumber,
   onSection,
@@ -30,7 +29,6 @@ export function CheckDialog({
   onClose,
   onCheck,
 }: {
-  open: boolean;
   suggested: readonly number[];
   sectionNumber: number;
   onSection: (number: number) => void;
@@ -41,13 +39,7 @@ export function CheckDialog({
 }) {
   const [level, setLevel] = useState<Level>('root');
   return (
-    <ChairDialog
-      open={open}
-      title="What did you feel?"
-      onClose={onClose}
-      close="Leave"
-      className={styles.check}
-    >
+    <ChairDialog open title="What did you feel?" onClose={onClose} close="Leave" className={styles.check}>
       <div className={styles.suggested}>
         {suggested.map((number) => (
           <button

@@ -1,12 +1,11 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { TakedownHandsId } from '@/core/coefficients/takedown-hands';
-import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { isBeyondHorizon } from '@/core/drying/horizon';
 import { chancesAt, DRY_ENOUGH, dryingNow } from '@/core/plan/drying-now';
 import { undoneOf, type FeltCheck } from '@/core/run/run-state';
 import { sectionName } from '@/core/parting/section-name';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
-import { techniqueOf } from '@/core/techniques';
 import { listed } from '@/core/words/words';
 import { HOUR_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
@@ -17,13 +16,11 @@ import { ChairCautions } from './chair-cautions';
 import { alwaysMore, prepAction } from './always-more';
 import type { ChairViewProps } from './chair-set';
 import styles from './chair.module.css';
-import { CheckDialog } from './check-dialog';
-import { DryDialog } from './dry-dialog';
 import { DryLine } from './dry-line';
 import { DryNow } from './dry-now';
 import type { ChairAction } from './more-dialog';
-import { MoreDialog } from './later';
-import { TakedownDialog } from './takedown-dialog';
+import { CheckDialog, DryDialog, MoreDialog, TakedownDialog } from './later';
+import { useWasOpen } from './use-was-open';
 import { useDryCourse } from './use-dry-course';
 import { useChairKeys } from './use-chair-keys';
 
@@ -35,7 +32,6 @@ export function DryingView(props: ChairViewProps) {
   const [felt, setFelt] = useState<number | null>(null);
   const installedAtMs = log.state.installedAtMs ?? nowMs;
   const afterH = Math.max(0, (nowMs - installedAtMs) / HOUR_MS);
-  const technique = techniqueOf(set.technique);
   const course = useDryCourse(set, view, log.state, installedAtMs, nowMs);
 
   const now = useMemo(
@@ -61,6 +57,8 @@ export function DryingView(props: ChairViewProps) {
   const lastTelling = checks.filter((check) => check.feel !== 'cool').at(-1);
   const isDryEnough = chances.whole >= DRY_ENOUGH && lastTelling?.feel !== 'damp';
 
+  const wasDry = useWasOpen(open === 'dry');
+  const wasTakedown = useWasOpen(open === 'takedown');
   const check = (found: Pick<FeltCheck, 'sectionNumber' | 'level' | 'feel'>) => {
     setOpen(null);
     log.record('felt', found);
@@ -99,7 +97,7 @@ export function DryingView(props: ChairViewProps) {
     <div className={styles.setting}>
       <section className={styles.map} aria-label="Crown map">
         <CrownMap
-          name={`${technique.label}, ${set.sectionCount} sections drying`}
+          name={`${set.techniqueLabel}, ${set.sectionCount} sections drying`}
           sections={drawn}
           skin={set.skinTone}
           hair={set.hairTone}
@@ -177,40 +175,45 @@ export function DryingView(props: ChairViewProps) {
         </div>
       </section>
       {dialog === 'more' && <MoreDialog actions={more} onClose={() => onDialog(null)} />}
-      <DryDialog
-        set={set}
-        log={log}
-        clock={clock}
-        nowMs={nowMs}
-        course={course}
-        belief={now.belief}
-        open={open === 'dry'}
-        onClose={() => setOpen(null)}
-      />
-      <CheckDialog
-        open={open === 'check'}
-        suggested={feel}
-        sectionNumber={felt ?? feel[0] ?? 1}
-        onSection={setFelt}
-        numbers={drawn.map(({ number }) => number)}
-        onClose={() => setOpen(null)}
-        onCheck={check}
-      />
-      <TakedownDialog
-        open={open === 'takedown'}
-        gate={
-          isDryEnough
-            ? null
-            : {
-                chance: chances.whole,
-                isFeltDamp: lastTelling?.feel === 'damp',
-                waitUntil: feelNow ? null : about(now.worthFeelingAfterH),
-              }
-        }
-        planned={set.finish.hands}
-        onClose={() => setOpen(null)}
-        onTakeDown={takeDown}
-      />
+      {wasDry && (
+        <DryDialog
+          set={set}
+          log={log}
+          clock={clock}
+          nowMs={nowMs}
+          course={course}
+          belief={now.belief}
+          open={open === 'dry'}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      {open === 'check' && (
+        <CheckDialog
+          suggested={feel}
+          sectionNumber={felt ?? feel[0] ?? 1}
+          onSection={setFelt}
+          numbers={drawn.map(({ number }) => number)}
+          onClose={() => setOpen(null)}
+          onCheck={check}
+        />
+      )}
+      {wasTakedown && (
+        <TakedownDialog
+          open={open === 'takedown'}
+          gate={
+            isDryEnough
+              ? null
+              : {
+                  chance: chances.whole,
+                  isFeltDamp: lastTelling?.feel === 'damp',
+                  waitUntil: feelNow ? null : about(now.worthFeelingAfterH),
+                }
+          }
+          planned={set.finish.hands}
+          onClose={() => setOpen(null)}
+          onTakeDown={takeDown}
+        />
+      )}
     </div>
   );
 }

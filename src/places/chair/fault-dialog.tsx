@@ -12,10 +12,9 @@ export function FaultDialog({
   onClose,
 }: Pick<ChairViewProps, 'log'> & {
   /** Null while it is closed. */
-  readonly sectionNumber: number | null;
+  readonly sectionNumber: number;
   readonly onClose: () => void;
 }) {
-  if (sectionNumber === null) return null;
   const own = state.faults.filter((fault) => fault.sectionNumber === sectionNumber);
   return (
     <ChairDialog

@@ -4,18 +4,14 @@ import { useState } from 'react';
 import { TAKEDOWN_HANDS_IDS, takedownHands } from '@/core/coefficients/takedown-hands';
 import { finishStage, shedIn } from '@/core/run/finish';
 import type { RunEvent } from '@/core/run/run-event';
-import { techniqueOf } from '@/core/techniques';
 import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import type { SectionState } from '@/ui/crown-map/section-state';
 import { formatStopwatch, formatWhen } from '@/ui/format';
 import { alwaysMore } from './always-more';
 import type { ChairViewProps } from './chair-set';
-import { FaultDialog } from './fault-dialog';
-import { MeasureForm } from './measure-form';
 import type { ChairAction } from './more-dialog';
-import { MoreDialog } from './later';
-import { SeveralDialog } from './several-dialog';
+import { FaultDialog, MeasureForm, MoreDialog, SeveralDialog } from './later';
 import { useChairKeys } from './use-chair-keys';
 import styles from './chair.module.css';
 
@@ -80,7 +76,6 @@ function Tally({
   const ofStage = drawn.filter(({ zone }) => stage === 'separating' || finish.undoLines[zone] !== null);
   // Back first, as it went in: from the nape up.
   const next = ofStage.find(({ number }) => !taps.has(number));
-  const technique = techniqueOf(set.technique);
   const sinceMs =
     stage === 'undoing'
       ? (state.takenDownAtMs ?? nowMs)
@@ -148,7 +143,7 @@ function Tally({
     <div className={styles.setting}>
       <section className={styles.map} aria-label="Crown map">
         <CrownMap
-          name={`${ofStage.length} ${technique.noun[1]}, ${left} left ${title}`}
+          name={`${ofStage.length} ${set.noun[1]}, ${left} left ${title}`}
           sections={drawn}
           skin={set.skinTone}
           hair={set.hairTone}
@@ -195,7 +190,7 @@ function Tally({
           <div>
             <dd>{each === null ? '–' : formatStopwatch(each)}</dd>
             <dt>
-              a {technique.noun[0]}, planned {formatStopwatch(plannedEach)}
+              a {set.noun[0]}, planned {formatStopwatch(plannedEach)}
             </dt>
           </div>
           <div>
@@ -237,7 +232,9 @@ function Tally({
           onClose={() => setSeveral(null)}
         />
       )}
-      <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
+      {faultAt !== null && (
+        <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
+      )}
     </div>
   );
 }

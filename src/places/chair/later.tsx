@@ -1,5 +1,6 @@
 'use client';
 import dynamic from 'next/dynamic';
+import type { ComponentType } from 'react';
 
 /**
  * What the chair does not need to stand: it is fetched once it does, and kept for when the server is away. Fields and
@@ -8,6 +9,11 @@ import dynamic from 'next/dynamic';
 const load = {
   drying: () => import('./drying-view').then((module) => module.DryingView),
   finish: () => import('./finish-view').then((module) => module.FinishView),
+  check: () => import('./check-dialog').then((module) => module.CheckDialog),
+  takedown: () => import('./takedown-dialog').then((module) => module.TakedownDialog),
+  dry: () => import('./dry-dialog').then((module) => module.DryDialog),
+  measure: () => import('./measure-form').then((module) => module.MeasureForm),
+  fault: () => import('./fault-dialog').then((module) => module.FaultDialog),
   cards: () => import('./cards-dialog').then((module) => module.CardsDialog),
   parting: () => import('./parting-dialog').then((module) => module.PartingDialog),
   rescue: () => import('./rescue-dialog').then((module) => module.RescueDialog),
@@ -22,20 +28,38 @@ const load = {
   refused: () => import('./refused-taps').then((module) => module.RefusedTaps),
 };
 
+/** A late part with the look of its fields and dialogs, which comes along with it. */
+const dressed = <P extends object>(part: () => Promise<ComponentType<P>>) =>
+  dynamic(async () => {
+    const [Part, { LateLook }] = await Promise.all([part(), import('@/ui/theme/late-look')]);
+    return function Dressed(props: P) {
+      return (
+        <LateLook>
+          <Part {...props} />
+        </LateLook>
+      );
+    };
+  });
+
 export const DryingView = dynamic(load.drying);
 export const FinishView = dynamic(load.finish);
-export const CardsDialog = dynamic(load.cards);
-export const PartingDialog = dynamic(load.parting);
-export const RescueDialog = dynamic(load.rescue);
-export const ProductDialog = dynamic(load.product);
-export const PrepDialog = dynamic(load.prep);
-export const HandsDialog = dynamic(load.hands);
-export const LayoutDialog = dynamic(load.layout);
-export const NoteDialog = dynamic(load.note);
-export const KeysDialog = dynamic(load.keys);
-export const MoreDialog = dynamic(load.more);
-export const SeveralDialog = dynamic(load.several);
-export const RefusedTaps = dynamic(load.refused);
+export const CheckDialog = dressed(load.check);
+export const TakedownDialog = dressed(load.takedown);
+export const DryDialog = dressed(load.dry);
+export const MeasureForm = dressed(load.measure);
+export const FaultDialog = dressed(load.fault);
+export const CardsDialog = dressed(load.cards);
+export const PartingDialog = dressed(load.parting);
+export const RescueDialog = dressed(load.rescue);
+export const ProductDialog = dressed(load.product);
+export const PrepDialog = dressed(load.prep);
+export const HandsDialog = dressed(load.hands);
+export const LayoutDialog = dressed(load.layout);
+export const NoteDialog = dressed(load.note);
+export const KeysDialog = dressed(load.keys);
+export const MoreDialog = dressed(load.more);
+export const SeveralDialog = dressed(load.several);
+export const RefusedTaps = dressed(load.refused);
 
 /** Fetches all of it; what cannot be fetched now is fetched when it is needed. */
 export const fetchLater = (): void => {

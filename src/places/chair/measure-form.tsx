@@ -102,7 +102,9 @@ export function MeasureForm({ set, drawn, log }: ChairViewProps) {
           </button>
         </div>
       </section>
-      <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
+      {faultAt !== null && (
+        <FaultDialog key={faultAt} sectionNumber={faultAt} log={log} onClose={() => setFaultAt(null)} />
+      )}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import 'server-only';
-import { clockOf } from '@/core/formats/display';
+import { clockOf } from '@/core/formats/read-display';
 import { cache } from 'react';
-import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { isBeyondHorizon } from '@/core/drying/horizon';
 import { whyOf } from '@/core/explain/why-of';
 import { chancesAt, dryingNow } from '@/core/plan/drying-now';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';

@@ -9,7 +9,6 @@ import { sectionName } from '@/core/parting/section-name';
 import { lastDone, nextSection, runningStep, settingSinceMs, undoneOf } from '@/core/run/run-state';
 import { orderOfShare } from '@/core/run/share';
 import { waitingHair } from '@/core/run/wetness';
-import { techniqueOf } from '@/core/techniques';
 import { toolKinds } from '@/core/techniques/tool-kind';
 import { MINUTE_MS } from '@/core/units/time';
 import { CrownMap } from '@/ui/crown-map/crown-map';
@@ -58,7 +57,6 @@ export function SettingView(props: ChairViewProps) {
   const { set, view, drawn, clock, nowMs, log, parting, dialog, onDialog } = props;
   const { units } = useUnits();
   const { state, record } = log;
-  const technique = techniqueOf(set.technique);
   const { hasTone, share } = useChairSettings();
   const order = useMemo(() => orderOfShare(drawn, share), [drawn, share]);
   const inHand = nextSection(state, order);
@@ -189,7 +187,7 @@ export function SettingView(props: ChairViewProps) {
     <div className={styles.setting}>
       <section className={styles.map} aria-label="Crown map">
         <CrownMap
-          name={`${technique.label}, ${set.sectionCount} sections, ${doneCount} done`}
+          name={`${set.techniqueLabel}, ${set.sectionCount} sections, ${doneCount} done`}
           sections={drawn}
           skin={set.skinTone}
           hair={set.hairTone}
@@ -238,7 +236,7 @@ export function SettingView(props: ChairViewProps) {
           <div>
             <dd>{pace.minPerSection === null ? '–' : formatStopwatch(pace.minPerSection)}</dd>
             <dt>
-              a {technique.noun[0]}, planned {formatStopwatch(pace.plannedMinPerSection)}
+              a {set.noun[0]}, planned {formatStopwatch(pace.plannedMinPerSection)}
             </dt>
           </div>
           <div>

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { heardEvent, setEventsPage, type HeardEvent } from '@/core/run/set-events';
+import type { HeardEvent } from '@/core/run/set-events';
 import type { RunEvent } from '@/core/run/run-event';
 import { seenStore } from './outbox/seen-store';
 
@@ -9,12 +9,16 @@ const ASK_EVERY_MS = 2000;
 /** A line that says nothing for so long is taken for none, ms: the server speaks every five seconds. */
 const SILENCE_MS = 8000;
 
+/** Shapes of what is heard weigh much: they come once something is. */
+const wire = () => import('@/core/run/set-events');
+
 const asEvent = ({ event, sequence }: HeardEvent): RunEvent => ({ ...event, sequence });
 
 /** What the server has of a set after a place in its log; null without an answer. */
 async function askAfter(setId: string, sequence: number): Promise<readonly RunEvent[] | null> {
   try {
     const response = await fetch(`/api/v1/sets/${setId}/events?after=${sequence}`, { cache: 'no-store' });
+    const { setEventsPage } = await wire();
     const page = setEventsPage.safeParse(await response.json());
     return page.success ? page.data.events.map(asEvent) : null;
   } catch {
@@ -59,8 +63,11 @@ export function followLog(
     source = opened;
     opened.addEventListener('message', ({ data }: MessageEvent<string>) => {
       alive();
-      const read = heardEvent.safeParse(JSON.parse(data));
-      if (read.success) hear([asEvent(read.data)]);
+      // One after the other, as they came.
+      void wire().then(({ heardEvent }) => {
+        const read = heardEvent.safeParse(JSON.parse(data));
+        if (read.success) hear([asEvent(read.data)]);
+      });
     });
     opened.addEventListener('here', alive);
     opened.addEventListener('error', () => {

@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PartedView } from '@/core/plan/chair-parting';
-import { beliefOnCourse } from '@/core/plan/on-course';
 import type { RunState } from '@/core/run/run-state';
 import { startForecaster, type Forecaster } from '@/workers/client';
 import type { ChairDeskProps, PartingNow } from './chair-set';
@@ -28,24 +27,24 @@ export function useParting(
   const [worked, setWorked] = useState<{ readonly asked: string; readonly answer: PartedView } | null>(null);
   const text = JSON.stringify(edits);
   const { begunBrief } = set;
+  const { dryTimes } = view;
   useEffect(() => {
     if (isServed) return;
     let isOver = false;
-    void forecaster.current?.parted(begunBrief, JSON.parse(text) as typeof edits).then((answer) => {
+    void forecaster.current?.parted(begunBrief, JSON.parse(text) as typeof edits, dryTimes).then((answer) => {
       if (!isOver && answer.ok) setWorked({ asked, answer: answer.value });
     });
     return () => {
       isOver = true;
     };
-  }, [asked, text, isServed, begunBrief]);
+  }, [asked, text, isServed, begunBrief, dryTimes]);
 
   const answer = isServed ? null : (worked?.answer ?? null);
   const now = useMemo(() => {
     if (!answer) return { set, view, drawn };
-    const belief = beliefOnCourse(view.dryTimes.belief, view.dryTimes, answer.view.dryTimes);
     return {
       set: { ...set, ...chairSections(set, answer) },
-      view: { ...answer.view, dryTimes: { ...answer.view.dryTimes, belief } },
+      view: answer.view,
       drawn: answer.drawn,
     };
   }, [answer, set, view, drawn]);

@@ -1,5 +1,5 @@
 import 'server-only';
-import { clockOf } from '@/core/formats/display';
+import { clockOf } from '@/core/formats/read-display';
 import { cache } from 'react';
 import { query } from '@/server/action';
 import {

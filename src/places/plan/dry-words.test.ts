@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { UTC_CLOCK } from '@/core/formats/display';
-import { HORIZON_H } from '@/core/drying/rate-table';
+import { HORIZON_H } from '@/core/drying/horizon';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import { HOUR_MS } from '@/core/units/time';
 import { dryLine, dryWords } from './dry-words';

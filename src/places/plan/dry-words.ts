@@ -1,6 +1,6 @@
 import type { Clock } from '@/core/formats/display';
 import type { ForecastView } from '@/core/plan/forecast-view';
-import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { isBeyondHorizon } from '@/core/drying/horizon';
 import { dryingMethods } from '@/core/drying-methods';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { HOUR_MS } from '@/core/units/time';

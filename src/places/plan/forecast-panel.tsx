@@ -13,7 +13,7 @@ import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { rangesOf } from '@/core/plan/result-ranges';
-import { isBeyondHorizon } from '@/core/drying/rate-table';
+import { isBeyondHorizon } from '@/core/drying/horizon';
 import { sectionsToFeel } from '@/core/plan/sections-to-feel';
 import { listed } from '@/core/words/words';
 import {

@@ -1,5 +1,5 @@
 import 'server-only';
-import { clockOf, readDisplay } from '@/core/formats/display';
+import { clockOf, readDisplay } from '@/core/formats/read-display';
 import { readBrief } from '@/core/formats/read-brief';
 import { query } from '@/server/action';
 import { quickView, settledView } from '@/server/forecast-cache';

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Clock } from '@/core/formats/display';
-import { clockOf } from '@/core/formats/display';
+import { clockOf } from '@/core/formats/read-display';
 import { readBrief } from '@/core/formats/read-brief';
 import { reservedFor, type Booked } from '@/core/shelf/reserved';
 import { checkShelf } from '@/core/shelf/shelf-check';

@@ -2,7 +2,8 @@
 import { join } from 'node:path';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { readDisplay, USUAL_DISPLAY } from '@/core/formats/display';
+import { USUAL_DISPLAY } from '@/core/formats/display';
+import { readDisplay } from '@/core/formats/read-display';
 import { action } from '@/server/action';
 import { restore } from '@/server/db/backup';
 import { whileClosed } from '@/server/db/client';

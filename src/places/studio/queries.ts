@@ -1,7 +1,8 @@
 import 'server-only';
 import { existsSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { clockOf, readDisplay, USUAL_DISPLAY } from '@/core/formats/display';
+import { USUAL_DISPLAY } from '@/core/formats/display';
+import { clockOf, readDisplay } from '@/core/formats/read-display';
 import { query } from '@/server/action';
 import { fileOf } from '@/server/db/backup';
 import { asideStudio } from '@/server/db/rows/studios';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { HAND_IDS } from '@/core/coefficients/hands';
-import { displaySettings } from '@/core/formats/display';
+import { displaySettings } from '@/core/formats/read-display';
 import { CURRENCIES } from '@/core/formats/money';
 import { isTimeZone } from '@/core/formats/read-brief';
 

@@ -1,5 +1,5 @@
 import 'server-only';
-import { clockOf } from '@/core/formats/display';
+import { clockOf } from '@/core/formats/read-display';
 import { localMs } from '@/core/schedule/local-time';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { query } from '@/server/action';

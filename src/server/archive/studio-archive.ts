@@ -12,7 +12,7 @@ import {
   type Range,
 } from '@/core/formats/ranges';
 import { MAX_SECTIONS } from '@/core/parting/generate';
-import { displaySettings, readDisplay } from '@/core/formats/display';
+import { displaySettings, readDisplay } from '@/core/formats/read-display';
 import { fieldErrors, type Checked, type FieldError } from '@/core/formats/field-error';
 import { planFile } from '@/core/formats/plan-file';
 import { MOST_WANTS } from '@/core/coefficients/wants';
@@ -20,7 +20,7 @@ import { headInput } from '@/core/formats/brief';
 import { isTimeZone, readBrief } from '@/core/formats/read-brief';
 import { ZONES } from '@/core/hair/zone';
 import { MAX_TIME_MS } from '@/core/formats/time-bounds';
-import { runEventInput } from '@/core/run/run-event';
+import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
 import {

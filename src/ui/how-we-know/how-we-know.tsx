@@ -6,23 +6,27 @@ import { PARAMETER_TABLES, SOURCE_WORDS, type ParameterTable } from '@/core/expl
 import { topicOf, type TopicId } from '@/core/explain/topics';
 import type { Why } from '@/core/explain/why-of';
 import { CloseIcon } from '../icons';
+import { LateLook } from '../theme/late-look';
 import { WhyList } from './why-list';
 import styles from './how-we-know.module.css';
 
-/** How one number comes about: opens beside the page from any figure that has a topic. */
-export function HowWeKnow({
-  topic,
-  now,
-  why,
-  onClose,
-}: {
+interface HowWeKnowProps {
   topic: TopicId | null;
   /** The number as it stands, with its range. */
   now: ReactNode;
   /** What pushed it, when it has such a list. */
   why: Why | null;
   onClose: () => void;
-}) {
+}
+
+/** How one number comes about: opens beside the page from any figure that has a topic. */
+export const HowWeKnow = (props: HowWeKnowProps) => (
+  <LateLook>
+    <Sheet {...props} />
+  </LateLook>
+);
+
+function Sheet({ topic, now, why, onClose }: HowWeKnowProps) {
   const title = useId();
   const shown = topic && topicOf(topic);
   return (

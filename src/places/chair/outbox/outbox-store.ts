@@ -1,7 +1,6 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
 import { openDB } from 'idb';
-import { z } from 'zod';
-import { runEventInput, type RunEvent } from '@/core/run/run-event';
+import type { RunEvent } from '@/core/run/run-event';
 
 /** An event as it waits on the device: its number there, and the set it belongs to. */
 export interface QueuedEvent {
@@ -103,7 +102,7 @@ export function browserStore(): OutboxStore {
   /** Taps that a page before this one, or an older version of the program, left in local storage are sent too. */
   const takeOver = async (): Promise<void> => {
     for (const key of leftOver()) {
-      const events = heldUnder(key);
+      const events = await heldUnder(key);
       for (const event of events) await write(HELD.exec(key)![1]!, event);
       if (events.length > 0) localStorage.removeItem(key);
     }
@@ -154,9 +153,10 @@ export function browserStore(): OutboxStore {
 }
 
 /** The taps under a key of local storage; none where it holds anything else. */
-function heldUnder(key: string): readonly RunEvent[] {
+async function heldUnder(key: string): Promise<readonly RunEvent[]> {
   try {
-    const events = z.array(runEventInput).safeParse(JSON.parse(localStorage.getItem(key) ?? '[]'));
+    const { runEventInputs } = await import('@/core/run/run-event-input');
+    const events = runEventInputs.safeParse(JSON.parse(localStorage.getItem(key) ?? '[]'));
     return (events.data ?? []).map((event) => ({ ...event, sequence: null }));
   } catch {
     return [];

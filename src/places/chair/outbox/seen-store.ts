@@ -1,6 +1,5 @@
 import { openDB, type DBSchema } from 'idb';
-import { z } from 'zod';
-import { heardEvent, type HeardEvent } from '@/core/run/set-events';
+import type { HeardEvent } from '@/core/run/set-events';
 import type { RunEvent } from '@/core/run/run-event';
 
 interface Kept {
@@ -36,8 +35,10 @@ const db = () =>
 export const seenStore = {
   async of(setId: string): Promise<readonly RunEvent[]> {
     try {
-      const kept = z.array(heardEvent).safeParse((await (await db()).get('sets', setId))?.events);
-      return kept.success ? kept.data.map(({ sequence, event }) => ({ ...event, sequence })) : [];
+      const kept: unknown = (await (await db()).get('sets', setId))?.events ?? [];
+      const { heardEvents } = await import('@/core/run/set-events');
+      const read = heardEvents.safeParse(kept);
+      return read.success ? read.data.map(({ sequence, event }) => ({ ...event, sequence })) : [];
     } catch {
       return [];
     }

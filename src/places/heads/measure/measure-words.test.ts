@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readDisplay } from '@/core/formats/display';
+import { readDisplay } from '@/core/formats/read-display';
 import { KNOWABLE } from '@/core/hair/head';
 import { perZone } from '@/core/hair/zone';
 import { MEASURING } from '../measuring';
