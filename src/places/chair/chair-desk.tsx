@@ -8,9 +8,6 @@ import styles from './chair.module.css';
 import { useChairSettings } from './chair-settings';
 import {
   CardsDialog,
-  DryingView,
-  fetchLater,
-  FinishView,
   HandsDialog,
   KeysDialog,
   LayoutDialog,
@@ -19,6 +16,7 @@ import {
   ProductDialog,
   RefusedTaps,
 } from './later';
+import { DryingView, fetchLater, FinishView } from './later-views';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
 import { useFreshDay } from './use-fresh-day';

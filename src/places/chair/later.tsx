@@ -3,12 +3,10 @@ import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 
 /**
- * What the chair does not need to stand: it is fetched once it does, and kept for when the server is away. Fields and
- * dialogs weigh as much as the rest of it.
+ * Dialogs, which the chair does not need to stand: they are fetched once it does, and kept for when the server is away.
+ * With their fields they weigh as much as the rest of it.
  */
 const load = {
-  drying: () => import('./drying-view').then((module) => module.DryingView),
-  finish: () => import('./finish-view').then((module) => module.FinishView),
   check: () => import('./check-dialog').then((module) => module.CheckDialog),
   takedown: () => import('./takedown-dialog').then((module) => module.TakedownDialog),
   dry: () => import('./dry-dialog').then((module) => module.DryDialog),
@@ -41,8 +39,6 @@ const dressed = <P extends object>(part: () => Promise<ComponentType<P>>) =>
     };
   });
 
-export const DryingView = dynamic(load.drying);
-export const FinishView = dynamic(load.finish);
 export const CheckDialog = dressed(load.check);
 export const TakedownDialog = dressed(load.takedown);
 export const DryDialog = dressed(load.dry);
@@ -61,7 +57,7 @@ export const MoreDialog = dressed(load.more);
 export const SeveralDialog = dressed(load.several);
 export const RefusedTaps = dressed(load.refused);
 
-/** Fetches all of it; what cannot be fetched now is fetched when it is needed. */
-export const fetchLater = (): void => {
+/** Fetches all of them; what cannot be fetched now is fetched when it is needed. */
+export const fetchDialogs = (): void => {
   for (const one of Object.values(load)) void one().catch(() => undefined);
 };
