@@ -4,6 +4,7 @@ import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { PartedView } from '@/core/plan/chair-parting';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
+import { courseName, earlyDrying, withEarlyDrying } from '@/core/plan/early-drying';
 import { asDried, courseOf, dryingTimeline, isOtherwise, plannedDrying } from '@/core/run/dry-log';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import type { RunState } from '@/core/run/run-state';
@@ -52,7 +53,7 @@ interface BegunSet {
   readonly startedAtMs: number;
   readonly installedAtMs: number | null;
   readonly takenDownAtMs: number | null;
-  readonly run: Pick<RunState, 'drying' | 'dryPlan' | 'parting' | 'room'>;
+  readonly run: Pick<RunState, 'doneAtMs' | 'drying' | 'dryPlan' | 'parting' | 'room'>;
 }
 
 /** A set as it goes: what was planned, with the parting and the drying as they really are. */
@@ -100,15 +101,25 @@ export async function setView(set: BegunSet, nowMs: number): Promise<Checked<Set
   const stretches = plannedDrying(view.blocks, brief, installedAtMs, run.dryPlan);
   const untilMs = Math.min(nowMs, takenDownAtMs ?? nowMs);
   const course = asDried(brief, dryingTimeline(stretches, run.drying, installedAtMs, untilMs), run.room);
-  const dryCourse = courseOf(course);
-  const dried = await remembered({ id, brief: course, revision: `${dryCourse}${JSON.stringify(edits)}` }, 0);
-  if (!dried.ok) return asParted;
+  const zones = new Map(view.plan.sections.map(({ number, zone }) => [number, zone]));
+  const early = earlyDrying(brief, stretches, run, zones, installedAtMs, untilMs);
+  const timesOf = async (own: BriefInput): Promise<DryTimes | null> => {
+    const revision = `${courseOf(own)}${JSON.stringify(edits)}`;
+    const answer = await remembered({ id, brief: own, revision }, 0);
+    return answer.ok ? answer.value.view.dryTimes : null;
+  };
+  const dried = await timesOf(course);
+  const fromMachine = early && (await timesOf(early.brief));
+  if (!dried) return asParted;
   return {
     ok: true,
     value: {
       ...asParted.value,
-      view: { ...view, dryTimes: dried.value.view.dryTimes },
-      dryCourse,
+      view: {
+        ...view,
+        dryTimes: early && fromMachine ? withEarlyDrying(dried, fromMachine, early) : dried,
+      },
+      dryCourse: courseName(course, early),
       planned: before,
     },
   };

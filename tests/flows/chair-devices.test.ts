@@ -222,7 +222,7 @@ describe('a set that runs late', () => {
       await isDone(page, number);
     }
     const before = await page.$$eval('[data-section]', (all) => all.length);
-    await see(page, 'behind.');
+    await see(page, 'behind: finished about');
     await page.click('::-p-xpath(//button[starts-with(., "What would help")])');
     await see(page, 'To be in time');
     const join = await page.waitForSelector(

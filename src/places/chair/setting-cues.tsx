@@ -23,6 +23,7 @@ export function SettingCues({
   isPreparing,
   short,
   lateMin,
+  finishMs,
   onRescue,
 }: Pick<ChairViewProps, 'log' | 'clock' | 'nowMs'> & {
   readonly waiting: readonly WaitingHair[];
@@ -31,6 +32,8 @@ export function SettingCues({
   readonly short: { readonly what: string; readonly todo: string } | null;
   /** How long it runs behind, min; null while it is in time. */
   readonly lateMin: number | null;
+  /** When the last section will be in, at the pace so far. */
+  readonly finishMs: number;
   readonly onRescue: () => void;
 }) {
   const due = waiting.filter(({ dueMs }) => dueMs < nowMs);
@@ -88,7 +91,9 @@ export function SettingCues({
       )}
       {lateMin !== null && (
         <div className={`${styles.cue} ${styles.cueRow}`}>
-          <b>About {formatMinutes(lateMin)} behind.</b>
+          <b>
+            About {formatMinutes(lateMin)} behind: finished about {formatWhen(finishMs, clock, nowMs)}.
+          </b>
           <span className={styles.cueButtons}>
             <button type="button" onClick={onRescue}>
               What would help <kbd>R</kbd>

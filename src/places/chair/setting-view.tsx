@@ -229,6 +229,7 @@ export function SettingView(props: ChairViewProps) {
           isPreparing={running !== null}
           short={short ?? null}
           lateMin={isLate ? late.lateMin : null}
+          finishMs={pace.finishAtMs.p50}
           onRescue={() => onDialog('rescue')}
         />
         <ChairCautions texts={minded} allergies={set.allergies} />

@@ -1,12 +1,13 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RateBelief } from '@/core/drying/rate-belief';
+import type { BriefInput } from '@/core/formats/brief';
+import { courseName, earlyDrying, withEarlyDrying, type EarlyDrying } from '@/core/plan/early-drying';
 import { beliefOnCourse } from '@/core/plan/on-course';
 import type { DryTimes, ForecastView } from '@/core/plan/forecast-view';
 import type { MachineBy } from '@/core/plan/make-dry-by';
 import {
   asDried,
-  courseOf,
   dryingRunning,
   dryingTimeline,
   isOtherwise,
@@ -32,6 +33,9 @@ export interface DryCourse {
   readonly dryBy: (belief: RateBelief, byMs: number) => Promise<MachineBy | null>;
 }
 
+const zonesOf = ({ sections }: ChairSet) =>
+  new Map(Object.entries(sections).map(([number, { zone }]) => [Number(number), zone]));
+
 /** The drying as it really goes: what changes midway is worked out beside the page, also without the server. */
 export function useDryCourse(
   set: ChairSet,
@@ -54,19 +58,29 @@ export function useDryCourse(
   );
   const timeline = dryingTimeline(planned, drying, installedAtMs, nowMs);
   const brief = asDried(set.brief, timeline, room);
-  const course = isOtherwise(run) ? courseOf(brief) : null;
+  const early = earlyDrying(set.brief, planned, run, zonesOf(set), installedAtMs, nowMs);
+  const course = isOtherwise(run) ? courseName(brief, early) : null;
   const isServed = course === set.dryCourse;
   const [worked, setWorked] = useState<{
     readonly course: string | null;
     readonly dryTimes: DryTimes;
   } | null>(null);
-  const text = JSON.stringify(brief);
+  const text = JSON.stringify({ brief, early });
   useEffect(() => {
     if (isServed) return;
     let isOver = false;
-    void forecaster.current?.ask(JSON.parse(text)).then((answer) => {
-      if (!isOver && answer?.ok) setWorked({ course, dryTimes: answer.value.view.dryTimes });
-    });
+    const asked = JSON.parse(text) as { brief: BriefInput; early: EarlyDrying | null };
+    const timesOf = async (own: BriefInput) => {
+      const answer = await forecaster.current?.ask(own);
+      return answer?.ok ? answer.value.view.dryTimes : null;
+    };
+    void (async () => {
+      const dried = await timesOf(asked.brief);
+      const fromMachine = asked.early && (await timesOf(asked.early.brief));
+      if (isOver || !dried) return;
+      const dryTimes = asked.early && fromMachine ? withEarlyDrying(dried, fromMachine, asked.early) : dried;
+      setWorked({ course, dryTimes });
+    })();
     return () => {
       isOver = true;
     };
