@@ -312,7 +312,7 @@ describe('while it dries', () => {
     await scene.page.keyboard.press('Enter');
     await see(scene.page, 'As measured');
     // A page beside it pretends to be a thermometer and a hygrometer.
-    const sensor = await scene.browser.newPage();
+    const sensor = await scene.page.browserContext().newPage();
     await sensor.goto(`${scene.origin}/scale`, { waitUntil: 'load' });
     await fill(sensor, 'Its humidity, really, %', '60');
     await sensor.keyboard.press('Enter');

@@ -1,6 +1,6 @@
 'use client';
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { ChairDeskProps, ChairViewProps, OpenDialog } from './chair-set';
 import { formatClock } from '@/ui/format';
 import { useNow } from '@/ui/hooks/use-now';
@@ -16,7 +16,7 @@ import {
   ProductDialog,
   RefusedTaps,
 } from './later';
-import { DryingView, fetchLater, FinishView } from './later-views';
+import { DryingView, FinishView } from './later-views';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
 import { useFreshDay } from './use-fresh-day';
@@ -27,9 +27,6 @@ import { useWakeLock } from './use-wake-lock';
 import { useRunLog } from './use-run-log';
 
 const TICK_MS = 5000;
-
-/** What is not needed to stand is fetched so long after, ms. */
-const FETCH_AFTER_MS = 1500;
 
 /** The chair: the set going in, then drying, until it is taken down. Always dark, readable from two metres. */
 export function ChairDesk(props: ChairDeskProps) {
@@ -42,10 +39,6 @@ export function ChairDesk(props: ChairDeskProps) {
   const close = () => setDialog(null);
   const wasNoted = useWasOpen(dialog === 'note');
   const settings = useChairSettings();
-  useEffect(() => {
-    const timer = setTimeout(fetchLater, FETCH_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, []);
   useKeptPage();
   useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');

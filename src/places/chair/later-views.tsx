@@ -12,7 +12,10 @@ export const DryingView = dynamic(load.drying);
 export const FinishView = dynamic(load.finish);
 
 /** Fetches all that comes later; what cannot be fetched now is fetched when it is needed. */
-export const fetchLater = (): void => {
-  for (const one of Object.values(load)) void one().catch(() => undefined);
-  fetchDialogs();
-};
+export const fetchLater = (): Promise<unknown> =>
+  Promise.allSettled([
+    ...Object.values(load).map((one) => one()),
+    fetchDialogs(),
+    import('@/core/run/set-events'),
+    import('@/ui/how-we-know/how-we-know'),
+  ]);

@@ -57,7 +57,6 @@ export const MoreDialog = dressed(load.more);
 export const SeveralDialog = dressed(load.several);
 export const RefusedTaps = dressed(load.refused);
 
-/** Fetches all of them; what cannot be fetched now is fetched when it is needed. */
-export const fetchDialogs = (): void => {
-  for (const one of Object.values(load)) void one().catch(() => undefined);
-};
+/** Fetches all of them. */
+export const fetchDialogs = (): Promise<unknown> =>
+  Promise.all([...Object.values(load).map((one) => one()), import('@/ui/theme/late-look')]);
