@@ -16,6 +16,8 @@ export const fetchLater = (): Promise<unknown> =>
   Promise.allSettled([
     ...Object.values(load).map((one) => one()),
     fetchDialogs(),
+    // What waits on this device is read with these, also without the server.
+    import('@/core/run/run-event-input'),
     import('@/core/run/set-events'),
     import('@/ui/how-we-know/how-we-know'),
   ]);
