@@ -11,7 +11,6 @@ import { keepUnits } from '@/places/studio/actions';
 import { env } from '@/server/env';
 import { loadShown } from '@/places/studio/queries';
 import { FreshOnReturn } from '@/ui/shell/fresh-on-return';
-import { Nonce } from '@/ui/theme/has-look';
 import { SCHEME_SCRIPT } from '@/ui/theme/scheme-script';
 import { WorksOffline } from '@/ui/shell/works-offline';
 import { UnitsRoot } from '@/ui/units-context';
@@ -30,15 +29,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" suppressHydrationWarning>
       <body>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: SCHEME_SCRIPT }} />
-        <Nonce value={nonce}>
-          <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
-            <OutboxSender />
-            <FreshOnReturn />
-            {/* While the program is being written its files change under their names. */}
-            {env.isProduction && <WorksOffline />}
-            {children}
-          </UnitsRoot>
-        </Nonce>
+        <UnitsRoot timeZone={timeZone} display={display} onUnits={keepUnits}>
+          <OutboxSender />
+          <FreshOnReturn />
+          {/* While the program is being written its files change under their names. */}
+          {env.isProduction && <WorksOffline />}
+          {children}
+        </UnitsRoot>
       </body>
     </html>
   );

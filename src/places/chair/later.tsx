@@ -28,16 +28,19 @@ const load = {
 
 /** A late part with the look of its fields and dialogs, which comes along with it. */
 const dressed = <P extends object>(part: () => Promise<ComponentType<P>>) =>
-  dynamic(async () => {
-    const [Part, { LateLook }] = await Promise.all([part(), import('@/ui/theme/late-look')]);
-    return function Dressed(props: P) {
-      return (
-        <LateLook>
-          <Part {...props} />
-        </LateLook>
-      );
-    };
-  });
+  dynamic(
+    async () => {
+      const [Part, { LateLook }] = await Promise.all([part(), import('@/ui/theme/late-look')]);
+      return function Dressed(props: P) {
+        return (
+          <LateLook>
+            <Part {...props} />
+          </LateLook>
+        );
+      };
+    },
+    { ssr: false },
+  );
 
 export const CheckDialog = dressed(load.check);
 export const TakedownDialog = dressed(load.takedown);

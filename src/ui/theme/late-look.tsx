@@ -2,20 +2,24 @@
 import createCache, { type EmotionCache } from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { use, type ReactNode } from 'react';
-import { HasLook, Nonce } from './has-look';
+import { HasLook } from './has-look';
 import { ThemeRoot } from './theme-root';
 
-/** One for the page: styles are put in once, however many dialogs are opened. */
-let cache: EmotionCache | null = null;
-const cacheFor = (nonce: string | undefined): EmotionCache =>
-  (cache ??= createCache({ key: 'mui', ...(nonce ? { nonce } : {}) }));
+/** What a style sheet has to name so that this document takes it. A page that is fetched anew names another. */
+const nonceHere = () => document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce;
 
-/** The look of fields and dialogs that open over a page without it. */
+/** One for the document: styles are put in once, however many dialogs are opened. */
+let cache: EmotionCache | null = null;
+const cacheHere = (): EmotionCache => {
+  const nonce = nonceHere();
+  return (cache ??= createCache({ key: 'mui', ...(nonce ? { nonce } : {}) }));
+};
+
+/** The look of fields and dialogs that open over a page without it: in the browser only. */
 export function LateLook({ children }: { children: ReactNode }) {
-  const nonce = use(Nonce);
   if (use(HasLook)) return children;
   return (
-    <CacheProvider value={cacheFor(nonce)}>
+    <CacheProvider value={cacheHere()}>
       <ThemeRoot>{children}</ThemeRoot>
     </CacheProvider>
   );
