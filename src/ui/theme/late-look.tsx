@@ -3,10 +3,8 @@ import createCache, { type EmotionCache } from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { use, type ReactNode } from 'react';
 import { HasLook } from './has-look';
+import { nonceHere } from './nonce-here';
 import { ThemeRoot } from './theme-root';
-
-/** What a style sheet has to name so that this document takes it. A page that is fetched anew names another. */
-const nonceHere = () => document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce;
 
 /** One for the document: styles are put in once, however many dialogs are opened. */
 let cache: EmotionCache | null = null;
