@@ -77,7 +77,8 @@ describe('two at one head', () => {
     await chair(theirs.page);
     await press(theirs.page, 'More');
     await pressInDialog(theirs.page, 'Two at this head');
-    await theirs.page.type('::-p-aria([name="Who works at this device"])', 'Ada B');
+    const name = await theirs.page.waitForSelector('::-p-aria([name="Who works at this device"])');
+    await name!.type('Ada B');
     await theirs.page.click('::-p-aria([name="From the last back"])');
     await press(theirs.page, 'Close');
     await mine.page.keyboard.press('Space');
