@@ -5,7 +5,7 @@ import type { AnsweredView } from '@/core/plan/answer-view';
 import type { PartedView } from '@/core/plan/chair-parting';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import { courseName, earlyDrying, withEarlyDrying } from '@/core/plan/early-drying';
-import { asDried, courseOf, dryingTimeline, isOtherwise, plannedDrying } from '@/core/run/dry-log';
+import { asDried, courseOf, dryingTimeline, driesOtherwise, plannedDrying } from '@/core/run/dry-log';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import type { RunState } from '@/core/run/run-state';
 import type { DryTimes } from '@/core/plan/forecast-view';
@@ -96,7 +96,7 @@ export async function setView(set: BegunSet, nowMs: number): Promise<Checked<Set
     ok: true,
     value: { ...parted.value, begunBrief, dryCourse: null, planned: edits.length === 0 ? null : before },
   };
-  if (installedAtMs === null || !isOtherwise(run)) return asParted;
+  if (installedAtMs === null || !driesOtherwise(run)) return asParted;
   const { view, brief } = parted.value;
   const stretches = plannedDrying(view.blocks, brief, installedAtMs, run.dryPlan);
   const untilMs = Math.min(nowMs, takenDownAtMs ?? nowMs);

@@ -3,7 +3,7 @@ import { MODEL_VERSION } from '@/core/plan/forecast';
 import type { Takedown } from '@/core/plan/as-taken-down';
 import { TAKEDOWN_HANDS_IDS } from '@/core/coefficients/takedown-hands';
 import type { BriefInput } from '@/core/formats/brief';
-import { asDried, dryingTimeline, isOtherwise, plannedDrying } from '@/core/run/dry-log';
+import { asDried, dryingTimeline, driesOtherwise, plannedDrying } from '@/core/run/dry-log';
 import { withBelief } from '@/core/plan/forecast-view';
 import type { RunEvent } from '@/core/run/run-event';
 import { HOUR_MS } from '@/core/units/time';
@@ -53,7 +53,7 @@ function asItCame({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): Brie
   const said = run.standing.findLast(({ kind }) => kind === 'taken-down')?.step;
   const hands = TAKEDOWN_HANDS_IDS.find((id) => id === said);
   const handled = hands ? { ...brief, wear: { ...brief.wear, hands } } : brief;
-  if (!isOtherwise(run) || installedAtMs === null || takenDownAtMs === null) return handled;
+  if (!driesOtherwise(run) || installedAtMs === null || takenDownAtMs === null) return handled;
   // Where nothing was begun the plan is taken to be followed.
   const planned = run.drying.length > 0 ? [] : plannedDrying([], handled, installedAtMs, run.dryPlan);
   return asDried(handled, dryingTimeline(planned, run.drying, installedAtMs, takenDownAtMs), run.room);
@@ -61,7 +61,7 @@ function asItCame({ brief, installedAtMs, takenDownAtMs, run }: SetRecord): Brie
 
 /** The belief it was begun with, about the drying as it came. */
 async function onItsCourse(set: SetRecord, takedown: Takedown): Promise<Takedown> {
-  if (!isOtherwise(set.run) && set.run.parting.edits.length === 0) return takedown;
+  if (!driesOtherwise(set.run) && set.run.parting.edits.length === 0) return takedown;
   const answer = await setView(set, takedown.atMs);
   if (!answer.ok) return { ...takedown, belief: null };
   const { view, planned } = answer.value;

@@ -53,11 +53,15 @@ function startHelper(remote: Remote<ForecastEndpoint>): Worker | null {
   return helper;
 }
 
-/** Starts a forecast worker. */
-export function startForecaster(): Forecaster {
+/**
+ * Starts a forecast worker.
+ *
+ * @param draws whether heads will be drawn: that wants a second one
+ */
+export function startForecaster(draws = true): Forecaster {
   const worker = new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module' });
   const remote: Remote<ForecastEndpoint> = wrap<ForecastEndpoint>(worker);
-  const helper = startHelper(remote);
+  const helper = draws ? startHelper(remote) : null;
   let newest = 0;
   let hearing = 0;
   let running: Promise<unknown> = Promise.resolve();

@@ -322,6 +322,25 @@ describe('the server away', () => {
       await isDone(again, section);
     }
     await see(again, '10 waiting to be sent');
+    // All that opens over the chair opens without the server too.
+    for (const [key, words] of [
+      ['x', 'Part it otherwise'],
+      ['w', 'Product used'],
+      ['b', 'Before the set'],
+      ['c', 'How it is done'],
+      ['s', 'several at once'],
+      ['n', 'A note'],
+      ['?', 'part it otherwise: split'],
+    ] as const) {
+      await again.keyboard.press(key);
+      await again.waitForSelector(`::-p-xpath(//*[@role="dialog"][contains(., "${words}")])`);
+      await again.keyboard.press('Escape');
+      await again.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    }
+    await press(again, 'finished: how we know');
+    await see(again, 'Checked against');
+    await again.keyboard.press('Escape');
+    await seeGone(again, 'Checked against');
     // A page that needs its server says so, and names the chair that does not.
     await again.goto(`http://127.0.0.1:${port}/heads`, { waitUntil: 'load' }).catch(() => undefined);
     await see(again, 'No connection to the studio’s computer');

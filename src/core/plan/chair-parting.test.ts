@@ -145,7 +145,7 @@ describe('the parting at the chair', () => {
       (number) => number !== 1 && !besideOf(PLANNED, 1).includes(number),
     )!;
     expect(partingProblem(RAW, [{ edit: 'join', section: 1, beside: far }])).toBe(
-      `1 and ${far} do not touch enough`,
+      `1 and ${far} do not touch enough; choose one that lies beside it`,
     );
     const beside = besideOf(PLANNED, 1)[0]!;
     expect(

@@ -56,7 +56,9 @@ function withMarksOf(recipe: PartingRecipe, from: string, to: readonly string[])
 function joined(layout: Layout, key: string, other: string, numbers: readonly [number, number]): Edited {
   const edit = mergeSections(layout, key, other);
   const [one, two] = numbers.map(sectionName);
-  return edit.ok ? edit : { ok: false, why: `${one} and ${two} do not touch enough` };
+  return edit.ok
+    ? edit
+    : { ok: false, why: `${one} and ${two} do not touch enough; choose one that lies beside it` };
 }
 
 /** The lines after one change, and the keys of the sections it names where those are others now. */

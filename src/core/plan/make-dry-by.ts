@@ -3,7 +3,7 @@ import { chanceDry, type RateBelief } from '../drying/rate-belief';
 import type { DryingMethodId } from '../drying-methods';
 import { bearableHood } from '../drying-methods/bearable-hood';
 import { asDried, type DryingStretch } from '../run/dry-log';
-import type { RoomAir } from '../room/room-sensor';
+import type { RoomAir } from '../run/room-sensor';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import { answerView } from './answer-view';
 import { DRY_ENOUGH } from './drying-now';

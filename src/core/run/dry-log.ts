@@ -1,7 +1,7 @@
 import type { BriefInput } from '../formats/brief';
 import { MOST_DRYING_STEPS, SET_RANGES } from '../formats/ranges';
 import { DRYING_METHOD_IDS, dryingMethods, type DryingMethodId } from '../drying-methods';
-import type { RoomAir } from '../room/room-sensor';
+import type { RoomAir } from './room-sensor';
 import { HOUR_MS, MINUTE_MS } from '../units/time';
 import type { RunEvent } from './run-event';
 
@@ -185,7 +185,7 @@ export function asDried(
 }
 
 /** Whether a set dries in another way than its plan has it, as far as anybody said. */
-export const isOtherwise = ({
+export const driesOtherwise = ({
   drying,
   dryPlan,
   room,

@@ -3,7 +3,7 @@ import { CHECK_FEELS } from '../drying/dryness-checks';
 import { LEVELS } from '../drying/nodes';
 import { MAX_TIME_MS } from '../formats/time-bounds';
 import { MOST_SECTION_NUMBER } from '../parting/section-name';
-import { roomAir } from '../room/room-sensor';
+import { roomAir } from './room-sensor';
 import { measured } from './measured';
 import { partingEdit } from './parting-edit';
 import { MOST_NAME_LETTERS, RUN_EVENT_KINDS, type RunEventKind } from './run-event';
@@ -84,8 +84,6 @@ function isWhole(event: z.core.output<z.ZodObject<typeof fields>>, context: z.Re
 export const runEventInput = z
   .object({ ...fields, device: z.string().max(64).nullable().default(null) })
   .superRefine(isWhole);
-
-export const runEventInputs = z.array(runEventInput);
 
 /** An event as a device sends it, with its number there. */
 export const deviceEventInput = z

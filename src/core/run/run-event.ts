@@ -1,7 +1,7 @@
 import type { CheckFeel } from '../drying/dryness-checks';
 import type { Level } from '../drying/nodes';
 import type { Measured } from './measured';
-import type { RoomAir } from '../room/room-sensor';
+import type { RoomAir } from './room-sensor';
 import type { PartingEdit } from './parting-edit';
 
 /** What can happen to a set at the chair. Events are only ever added; the state is read off them. */

@@ -1,5 +1,5 @@
 import { dryingSpans, dryPlanOf, type DryingSpan, type DryPlan } from './dry-log';
-import type { RoomAir } from '../room/room-sensor';
+import type { RoomAir } from './room-sensor';
 import type { Measured } from './measured';
 import { parted, type Parted } from './parted';
 import type { RunEvent, RunEventDetail } from './run-event';

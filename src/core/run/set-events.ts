@@ -34,6 +34,9 @@ export const setEventsAnswer = z.object({
 });
 export type SetEventsAnswer = z.output<typeof setEventsAnswer>;
 
+/** Events as they are kept. */
+export const runEventInputs = z.array(runEventInput);
+
 /** One event with its place in the log of its set, as a page hears of it. */
 export const heardEvent = z.object({ sequence: z.int().min(1), event: runEventInput });
 export const heardEvents = z.array(heardEvent);

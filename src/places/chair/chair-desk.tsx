@@ -19,6 +19,7 @@ import {
 import { DryingView, FinishView } from './later-views';
 import { SettingView } from './setting-view';
 import { StageStrip } from './stage-strip';
+import { useForecaster } from './use-forecaster';
 import { useFreshDay } from './use-fresh-day';
 import { useKeptPage } from './use-kept-page';
 import { useParting } from './use-parting';
@@ -32,7 +33,8 @@ const TICK_MS = 5000;
 export function ChairDesk(props: ChairDeskProps) {
   const nowMs = useNow(props.nowMs, TICK_MS);
   const log = useRunLog(props.set.id, props.set.plannedCount, props.set.events);
-  const now = useParting(props, log.state);
+  const forecaster = useForecaster();
+  const now = useParting(props, log.state, forecaster);
   const { clock } = props;
   const { set } = now;
   const [dialog, setDialog] = useState<OpenDialog | null>(null);
@@ -42,7 +44,7 @@ export function ChairDesk(props: ChairDeskProps) {
   useKeptPage();
   useFreshDay(set.installedAtMs, log.state.installedAtMs, log.waiting === 0 && !log.isOffline);
   useWakeLock(log.state.phase === 'setting');
-  const shared: ChairViewProps = { ...now, clock, nowMs, log, onDialog: setDialog, dialog };
+  const shared: ChairViewProps = { ...now, forecaster, clock, nowMs, log, onDialog: setDialog, dialog };
 
   return (
     <div

@@ -14,6 +14,8 @@ import type { HandUnitId, WeighedUnits } from '@/core/products/hand-units';
 import type { TechniqueId } from '@/core/techniques';
 import type { ToolKindId } from '@/core/techniques/tool-kind';
 import type { Quadrant } from '@/core/parting/quadrant';
+import type { RefObject } from 'react';
+import type { Forecaster } from '@/workers/client';
 import type { useRunLog } from './use-run-log';
 import type { ForecastView } from '@/core/plan/forecast-view';
 import type { PartingChoice } from '@/core/plan/parting-effect';
@@ -181,6 +183,7 @@ export type OpenDialog =
 export interface ChairViewProps extends ChairDeskProps {
   readonly log: ReturnType<typeof useRunLog>;
   readonly parting: PartingNow;
+  readonly forecaster: RefObject<Forecaster | null>;
   readonly dialog: OpenDialog | null;
   readonly onDialog: (dialog: OpenDialog | null) => void;
 }

@@ -4,8 +4,8 @@ import type { CheckFeel } from '@/core/drying/dryness-checks';
 import type { Level } from '@/core/drying/nodes';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { sectionName } from '@/core/parting/section-name';
-import { SelectField } from '@/ui/fields/select-field';
 import { ChairDialog } from './chair-dialog';
+import { SectionSelect } from './section-select';
 import styles from './chair.module.css';
 
 const LEVEL_CHOICES = [
@@ -51,12 +51,7 @@ export function CheckDialog({
             {sectionName(number)}
           </button>
         ))}
-        <SelectField
-          label="Section"
-          value={String(sectionNumber)}
-          options={numbers.map((number) => ({ value: String(number), label: sectionName(number) }))}
-          onChange={(number) => onSection(Number(number))}
-        />
+        <SectionSelect numbers={numbers} value={sectionNumber} onPick={onSection} />
       </div>
       <ChoiceList
         inline

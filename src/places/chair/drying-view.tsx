@@ -26,13 +26,13 @@ import { useChairKeys } from './use-chair-keys';
 
 /** Drying: how sure, until when, what to feel, and the way to takedown. */
 export function DryingView(props: ChairViewProps) {
-  const { set, view, drawn, clock, nowMs, log, dialog, onDialog } = props;
+  const { set, view, drawn, clock, nowMs, log, forecaster, dialog, onDialog } = props;
   const { checks } = log.state;
   const [open, setOpen] = useState<'check' | 'takedown' | 'dry' | null>(null);
   const [felt, setFelt] = useState<number | null>(null);
   const installedAtMs = log.state.installedAtMs ?? nowMs;
   const afterH = Math.max(0, (nowMs - installedAtMs) / HOUR_MS);
-  const course = useDryCourse(set, view, log.state, installedAtMs, nowMs);
+  const course = useDryCourse(set, view, log.state, installedAtMs, nowMs, forecaster);
 
   const now = useMemo(
     () =>

@@ -1,6 +1,9 @@
 'use client';
+import { loadHowWeKnow } from '@/ui/how-we-know/ask';
 import dynamic from 'next/dynamic';
+import { orNotHere } from './not-here';
 import { fetchDialogs } from './later';
+import { loadWire } from './outbox/wire';
 
 /** What a set comes to later: fetched once the chair stands, and kept for when the server is away. */
 const load = {
@@ -8,16 +11,9 @@ const load = {
   finish: () => import('./finish-view').then((module) => module.FinishView),
 };
 
-export const DryingView = dynamic(load.drying);
-export const FinishView = dynamic(load.finish);
+export const DryingView = dynamic(orNotHere(load.drying));
+export const FinishView = dynamic(orNotHere(load.finish));
 
 /** Fetches all that comes later; what cannot be fetched now is fetched when it is needed. */
 export const fetchLater = (): Promise<unknown> =>
-  Promise.allSettled([
-    ...Object.values(load).map((one) => one()),
-    fetchDialogs(),
-    // What waits on this device is read with these, also without the server.
-    import('@/core/run/run-event-input'),
-    import('@/core/run/set-events'),
-    import('@/ui/how-we-know/how-we-know'),
-  ]);
+  Promise.allSettled([load.drying(), load.finish(), fetchDialogs(), loadWire(), loadHowWeKnow()]);

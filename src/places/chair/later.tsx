@@ -1,6 +1,7 @@
 'use client';
-import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
+import dynamic from 'next/dynamic';
+import { orNotHere } from './not-here';
 
 /**
  * Dialogs, which the chair does not need to stand: they are fetched once it does, and kept for when the server is away.
@@ -26,11 +27,13 @@ const load = {
   refused: () => import('./refused-taps').then((module) => module.RefusedTaps),
 };
 
+const loadLook = () => import('@/ui/theme/late-look').then((module) => module.LateLook);
+
 /** A late part with the look of its fields and dialogs, which comes along with it. */
 const dressed = <P extends object>(part: () => Promise<ComponentType<P>>) =>
   dynamic(
-    async () => {
-      const [Part, { LateLook }] = await Promise.all([part(), import('@/ui/theme/late-look')]);
+    orNotHere(async () => {
+      const [Part, LateLook] = await Promise.all([part(), loadLook()]);
       return function Dressed(props: P) {
         return (
           <LateLook>
@@ -38,7 +41,7 @@ const dressed = <P extends object>(part: () => Promise<ComponentType<P>>) =>
           </LateLook>
         );
       };
-    },
+    }),
     { ssr: false },
   );
 
@@ -62,4 +65,4 @@ export const RefusedTaps = dressed(load.refused);
 
 /** Fetches all of them. */
 export const fetchDialogs = (): Promise<unknown> =>
-  Promise.all([...Object.values(load).map((one) => one()), import('@/ui/theme/late-look')]);
+  Promise.allSettled([...Object.values(load).map((one) => one()), loadLook()]);

@@ -4,10 +4,10 @@ import type { PartingChoice } from '@/core/plan/parting-effect';
 import { sectionName } from '@/core/parting/section-name';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { capitalised } from '@/core/words/words';
-import { SelectField } from '@/ui/fields/select-field';
 import { formatDiameter } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { ChairDialog } from './chair-dialog';
+import { SectionSelect } from './section-select';
 import type { ChairViewProps } from './chair-set';
 import { effectWords } from './effect-words';
 import { partingWords } from './parting-words';
@@ -118,12 +118,7 @@ export function PartingDialog({
       ) : (
         <>
           <div className={styles.pickSection}>
-            <SelectField
-              label="Section"
-              value={String(section)}
-              options={open.map((number) => ({ value: String(number), label: sectionName(number) }))}
-              onChange={(number) => setPicked(Number(number))}
-            />
+            <SectionSelect numbers={open} value={section} onPick={setPicked} />
           </div>
           <div className={styles.partings} aria-busy={choices === null}>
             {choices === null && <p role="status">Working out what each would bring…</p>}

@@ -1,9 +1,8 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { USUAL_ROOM } from '@/core/formats/ranges';
-import { roomNow, type RoomAir, type RoomReading } from '@/core/room/room-sensor';
-import { NumberField } from '@/ui/fields/number-field';
-import { TemperatureField } from '@/ui/fields/temperature-field';
+import { roomNow, type RoomAir, type RoomReading } from '@/core/run/room-sensor';
+import { AirFields } from '@/ui/fields/air-fields';
 import { formatPercent, formatTemperature } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { broadcastRoomSensor } from '../scale/room-sensor';
@@ -53,21 +52,11 @@ export function RoomPart({ set, log, nowMs }: Pick<ChairViewProps, 'set' | 'log'
             <small>take that</small>
           </button>
         )}
-        <TemperatureField
-          label="In the room"
-          valueC={used.temperatureC}
-          lowC={10}
-          highC={38}
-          onCommit={(temperatureC) => take({ ...used, temperatureC })}
-        />
-        <NumberField
-          label="Humidity"
-          unit="%"
-          value={Math.round(used.relativeHumidity * 100)}
-          low={10}
-          high={95}
-          whole
-          onCommit={(percent) => take({ ...used, relativeHumidity: percent / 100 })}
+        <AirFields
+          warmth="In the room"
+          humidity="Humidity"
+          air={used}
+          onCommit={(change) => take({ ...used, ...change })}
         />
       </div>
     </>

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import { courseName, earlyDrying, withEarlyDrying, type EarlyDrying } from '@/core/plan/early-drying';
@@ -10,14 +10,14 @@ import {
   asDried,
   dryingRunning,
   dryingTimeline,
-  isOtherwise,
+  driesOtherwise,
   nextMachine,
   plannedDrying,
   type DryingSpan,
   type DryingStretch,
 } from '@/core/run/dry-log';
 import type { RunState } from '@/core/run/run-state';
-import { startForecaster, type Forecaster } from '@/workers/client';
+import type { Forecaster } from '@/workers/client';
 import type { ChairSet } from './chair-set';
 
 /** How a head is dried, and what is forecast of it. */
@@ -43,15 +43,9 @@ export function useDryCourse(
   run: RunState,
   installedAtMs: number,
   nowMs: number,
+  forecaster: RefObject<Forecaster | null>,
 ): DryCourse {
   const { drying, dryPlan, room } = run;
-  const forecaster = useRef<Forecaster | null>(null);
-  useEffect(() => {
-    const started = startForecaster();
-    forecaster.current = started;
-    return () => started.end();
-  }, []);
-
   const planned = useMemo(
     () => plannedDrying(view.blocks, set.brief, installedAtMs, dryPlan),
     [view.blocks, set.brief, installedAtMs, dryPlan],
@@ -59,7 +53,7 @@ export function useDryCourse(
   const timeline = dryingTimeline(planned, drying, installedAtMs, nowMs);
   const brief = asDried(set.brief, timeline, room);
   const early = earlyDrying(set.brief, planned, run, zonesOf(set), installedAtMs, nowMs);
-  const course = isOtherwise(run) ? courseName(brief, early) : null;
+  const course = driesOtherwise(run) ? courseName(brief, early) : null;
   const isServed = course === set.dryCourse;
   const [worked, setWorked] = useState<{
     readonly course: string | null;
@@ -84,7 +78,7 @@ export function useDryCourse(
     return () => {
       isOver = true;
     };
-  }, [text, course, isServed]);
+  }, [text, course, isServed, forecaster]);
 
   const isWorked = worked?.course === course;
   const dryTimes = useMemo(() => {

@@ -3,14 +3,12 @@ import { useEffect, useState } from 'react';
 import type { HeardEvent } from '@/core/run/set-events';
 import type { RunEvent } from '@/core/run/run-event';
 import { seenStore } from './outbox/seen-store';
+import { loadWire } from './outbox/wire';
 
 /** How often is asked where nothing comes by itself, ms. */
 const ASK_EVERY_MS = 2000;
 /** A line that says nothing for so long is taken for none, ms: the server speaks every five seconds. */
 const SILENCE_MS = 8000;
-
-/** Shapes of what is heard weigh much: they come once something is. */
-const wire = () => import('@/core/run/set-events');
 
 const asEvent = ({ event, sequence }: HeardEvent): RunEvent => ({ ...event, sequence });
 
@@ -18,7 +16,7 @@ const asEvent = ({ event, sequence }: HeardEvent): RunEvent => ({ ...event, sequ
 async function askAfter(setId: string, sequence: number): Promise<readonly RunEvent[] | null> {
   try {
     const response = await fetch(`/api/v1/sets/${setId}/events?after=${sequence}`, { cache: 'no-store' });
-    const { setEventsPage } = await wire();
+    const { setEventsPage } = await loadWire();
     const page = setEventsPage.safeParse(await response.json());
     return page.success ? page.data.events.map(asEvent) : null;
   } catch {
@@ -64,7 +62,7 @@ export function followLog(
     opened.addEventListener('message', ({ data }: MessageEvent<string>) => {
       alive();
       // One after the other, as they came.
-      void wire().then(({ heardEvent }) => {
+      void loadWire().then(({ heardEvent }) => {
         const read = heardEvent.safeParse(JSON.parse(data));
         if (read.success) hear([asEvent(read.data)]);
       });

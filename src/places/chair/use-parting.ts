@@ -1,8 +1,8 @@
 'use client';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { PartedView } from '@/core/plan/chair-parting';
 import type { RunState } from '@/core/run/run-state';
-import { startForecaster, type Forecaster } from '@/workers/client';
+import type { Forecaster } from '@/workers/client';
 import type { ChairDeskProps, PartingNow } from './chair-set';
 import { chairSections, toolsOf } from './chair-sections';
 
@@ -13,13 +13,8 @@ import { chairSections, toolsOf } from './chair-sections';
 export function useParting(
   { set, view, drawn }: Pick<ChairDeskProps, 'set' | 'view' | 'drawn'>,
   state: RunState,
+  forecaster: RefObject<Forecaster | null>,
 ): Pick<ChairDeskProps, 'set' | 'view' | 'drawn'> & { readonly parting: PartingNow } {
-  const forecaster = useRef<Forecaster | null>(null);
-  useEffect(() => {
-    const started = startForecaster();
-    forecaster.current = started;
-    return () => started.end();
-  }, []);
   const { edits: said } = state.parting;
   const asked = said.map(({ id }) => id).join();
   const isServed = asked === set.partedBy.join();
@@ -37,7 +32,7 @@ export function useParting(
     return () => {
       isOver = true;
     };
-  }, [asked, text, isServed, begunBrief, dryTimes]);
+  }, [asked, text, isServed, begunBrief, dryTimes, forecaster]);
 
   const answer = isServed ? null : (worked?.answer ?? null);
   const now = useMemo(() => {

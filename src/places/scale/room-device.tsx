@@ -1,21 +1,19 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import type { RoomAir, RoomReading } from '@/core/room/room-sensor';
-import { simulatedReading, TELLS_EVERY_MS } from '@/core/room/simulated-sensor';
-import { NumberField } from '@/ui/fields/number-field';
-import { TemperatureField } from '@/ui/fields/temperature-field';
+import { USUAL_ROOM } from '@/core/formats/ranges';
+import type { RoomAir, RoomReading } from '@/core/run/room-sensor';
+import { simulatedReading, TELLS_EVERY_MS } from '@/core/run/simulated-room-sensor';
+import { AirFields } from '@/ui/fields/air-fields';
 import { formatPercent, formatTemperature } from '@/ui/format';
 import { Part } from '@/ui/shell/page';
 import { useUnits } from '@/ui/units-context';
 import { ROOM_CHANNEL } from './room-sensor';
 import styles from './scale-device.module.css';
 
-const USUAL: RoomAir = { temperatureC: 22, relativeHumidity: 0.45 };
-
 /** A thermometer and hygrometer that pretend: they tell the chair what they read, never quite right, and miss some. */
 export function RoomDevice({ seed }: { readonly seed: number }) {
   const { units } = useUnits();
-  const [air, setAir] = useState(USUAL);
+  const [air, setAir] = useState<RoomAir>(USUAL_ROOM);
   const [last, setLast] = useState<RoomReading | null>(null);
   const now = useRef(air);
   useEffect(() => {
@@ -43,21 +41,11 @@ export function RoomDevice({ seed }: { readonly seed: number }) {
         Set what the room is really like; at the chair, “How it dries” hears it.
       </p>
       <div className={styles.keys}>
-        <TemperatureField
-          label="The room, really"
-          valueC={air.temperatureC}
-          lowC={10}
-          highC={38}
-          onCommit={(temperatureC) => setAir((before) => ({ ...before, temperatureC }))}
-        />
-        <NumberField
-          label="Its humidity, really"
-          unit="%"
-          value={Math.round(air.relativeHumidity * 100)}
-          low={10}
-          high={95}
-          whole
-          onCommit={(percent) => setAir((before) => ({ ...before, relativeHumidity: percent / 100 }))}
+        <AirFields
+          warmth="The room, really"
+          humidity="Its humidity, really"
+          air={air}
+          onCommit={(change) => setAir((before) => ({ ...before, ...change }))}
         />
       </div>
     </Part>

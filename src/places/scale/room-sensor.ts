@@ -1,4 +1,4 @@
-import { roomAir, type RoomSensor } from '@/core/room/room-sensor';
+import { roomAir, type RoomSensor } from '@/core/run/room-sensor';
 import { z } from 'zod';
 
 /** Where the simulated room sensor of this browser tells its readings. */

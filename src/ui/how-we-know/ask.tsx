@@ -5,7 +5,9 @@ import type { TopicId } from '@/core/explain/topics';
 import type { Why } from '@/core/explain/why-of';
 import styles from './ask.module.css';
 
-export const HowWeKnow = dynamic(() => import('./how-we-know').then((module) => module.HowWeKnow));
+/** The panel, which comes when it is asked for. */
+export const loadHowWeKnow = () => import('./how-we-know').then((module) => module.HowWeKnow);
+export const HowWeKnow = dynamic(loadHowWeKnow);
 
 /** A name that opens how its number comes about. */
 export const Ask = ({

@@ -1,6 +1,7 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
 import { openDB } from 'idb';
 import type { RunEvent } from '@/core/run/run-event';
+import { loadWire } from './wire';
 
 /** An event as it waits on the device: its number there, and the set it belongs to. */
 export interface QueuedEvent {
@@ -155,7 +156,7 @@ export function browserStore(): OutboxStore {
 /** The taps under a key of local storage; none where it holds anything else. */
 async function heldUnder(key: string): Promise<readonly RunEvent[]> {
   try {
-    const { runEventInputs } = await import('@/core/run/run-event-input');
+    const { runEventInputs } = await loadWire();
     const events = runEventInputs.safeParse(JSON.parse(localStorage.getItem(key) ?? '[]'));
     return (events.data ?? []).map((event) => ({ ...event, sequence: null }));
   } catch {

@@ -1,6 +1,7 @@
 import type { SetEventsAnswer } from '@/core/run/set-events';
 import { MOST_EVENTS, type RunEvent } from '@/core/run/run-event';
 import type { OutboxStore, QueuedEvent, RefusedEvent } from './outbox-store';
+import { loadWire } from './wire';
 
 /** What came back for a batch. */
 export type Sent =
@@ -182,8 +183,7 @@ export function createOutbox(
 export async function readAnswer(response: Response): Promise<Sent> {
   const body: unknown = await response.json().catch(() => null);
   if (response.ok) {
-    // Shapes of what is sent weigh much: they come once something is.
-    const { setEventsAnswer } = await import('@/core/run/set-events');
+    const { setEventsAnswer } = await loadWire();
     const read = setEventsAnswer.safeParse(body);
     return read.success ? { kind: 'verdicts', verdicts: read.data.verdicts } : { kind: 'later' };
   }

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema } from 'idb';
 import type { HeardEvent } from '@/core/run/set-events';
 import type { RunEvent } from '@/core/run/run-event';
+import { loadWire } from './wire';
 
 interface Kept {
   readonly setId: string;
@@ -36,7 +37,7 @@ export const seenStore = {
   async of(setId: string): Promise<readonly RunEvent[]> {
     try {
       const kept: unknown = (await (await db()).get('sets', setId))?.events ?? [];
-      const { heardEvents } = await import('@/core/run/set-events');
+      const { heardEvents } = await loadWire();
       const read = heardEvents.safeParse(kept);
       return read.success ? read.data.map(({ sequence, event }) => ({ ...event, sequence })) : [];
     } catch {

@@ -19,8 +19,8 @@ import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import { ChoiceList } from '@/ui/fields/choice-list';
 import { ClockField } from '@/ui/fields/clock-field';
 import { DateTimeField } from '@/ui/fields/date-time-field';
-import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
+import { AirFields } from '@/ui/fields/air-fields';
 import { TemperatureField } from '@/ui/fields/temperature-field';
 import { formatHours, formatMinutes, formatIndex, formatLocalTime, formatTemperature } from '@/ui/format';
 import { layerName, toolKindOfSet, toolsFor } from '@/core/draft/shelf-choices';
@@ -296,27 +296,12 @@ const room: PlanStep = ({ brief, units, changeBrief }) => {
     note: `dew point outdoors ${formatTemperature(chosen.dewPointOutsideC, units)}`,
     body: (
       <>
-        <TemperatureField
-          label="Room"
-          valueC={chosen.temperatureC}
-          lowC={ROOM_RANGES.temperatureC.low}
-          highC={ROOM_RANGES.temperatureC.high}
-          onCommit={(temperatureC) => change({ temperatureC })}
-        />
-        <NumberField
-          label="Humidity indoors"
-          unit="%"
-          value={Math.round(chosen.relativeHumidity * 100)}
-          low={100 * ROOM_RANGES.relativeHumidity.low}
-          high={100 * ROOM_RANGES.relativeHumidity.high}
-          step={5}
-          onCommit={(percent) => change({ relativeHumidity: percent / 100 })}
-        />
+        <AirFields warmth="Room" humidity="Humidity indoors" air={chosen} onCommit={change} />
         <TemperatureField
           label="Dew point outdoors"
           valueC={chosen.dewPointOutsideC}
-          lowC={-30}
-          highC={35}
+          lowC={ROOM_RANGES.dewPointOutsideC.low}
+          highC={ROOM_RANGES.dewPointOutsideC.high}
           onCommit={(dewPointOutsideC) => change({ dewPointOutsideC })}
         />
         <FormControlLabel

@@ -64,7 +64,7 @@ describe('taps at the chair', () => {
       'kept',
       'kept',
       'kept',
-      'the section it is about was changed by other hands meanwhile',
+      'other hands changed that section meanwhile; look at the map and part it as it is now',
       'kept',
       'kept',
     ]);
@@ -89,7 +89,10 @@ describe('taps at the chair', () => {
     const send = (events: readonly unknown[]) => tap(database, studioId, other, events);
     const parted = (id: string, parting: PartingEdit) => sent(id, 'parted', 2, { parting });
     const [far] = await send([parted('far', { edit: 'join', section: 1, beside: 24 })]);
-    expect(far).toMatchObject({ kept: false, message: '1 and 24 do not touch enough' });
+    expect(far).toMatchObject({
+      kept: false,
+      message: '1 and 24 do not touch enough; choose one that lies beside it',
+    });
     const [one, two] = await send([
       parted('one', { edit: 'join', section: 1, beside: 2 }),
       parted('two', { edit: 'join', section: 1, beside: 3 }),

@@ -5,7 +5,7 @@ import { isDryingMethod } from '@/core/run/dry-log';
 import { isFault } from '@/core/run/faults';
 import { keptTimeMs } from '@/core/run/device-clock';
 import { measured as measuredShape } from '@/core/run/measured';
-import { roomAir } from '@/core/room/room-sensor';
+import { roomAir } from '@/core/run/room-sensor';
 import { partingEdit } from '@/core/run/parting-edit';
 import { partingProblem } from '@/core/plan/chair-parting';
 import type { BriefInput } from '@/core/formats/brief';
@@ -188,7 +188,7 @@ async function partingRefusal(
   if (!isAbout) return null;
   const { edits } = runState([...known, event], sectionCount).parting;
   if (event.kind === 'parted' && !edits.some(({ id }) => id === event.id))
-    return 'the section it is about was changed by other hands meanwhile';
+    return 'other hands changed that section meanwhile; look at the map and part it as it is now';
   const [row] = await tx
     .select({ brief: sets.brief })
     .from(sets)

@@ -4,7 +4,7 @@ import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { Measured } from '@/core/run/measured';
-import type { RoomAir } from '@/core/room/room-sensor';
+import type { RoomAir } from '@/core/run/room-sensor';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';

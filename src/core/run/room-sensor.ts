@@ -1,10 +1,12 @@
 import { z } from 'zod';
+import { within } from '../formats/field';
+import { ROOM_RANGES } from '../formats/ranges';
 
 /** The air of a room, as a thermometer and a hygrometer have it. */
 export const roomAir = z.object({
-  temperatureC: z.number().min(5).max(45),
+  temperatureC: within('room temperature', ROOM_RANGES.temperatureC, '°C'),
   /** 0 to 1. */
-  relativeHumidity: z.number().min(0.02).max(0.99),
+  relativeHumidity: within('room humidity (a share, not a percentage)', ROOM_RANGES.relativeHumidity),
 });
 export type RoomAir = z.output<typeof roomAir>;
 

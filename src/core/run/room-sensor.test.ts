@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roomNow, type RoomReading } from './room-sensor';
-import { simulatedReading, TELLS_EVERY_MS } from './simulated-sensor';
+import { simulatedReading, TELLS_EVERY_MS } from './simulated-room-sensor';
 
 const air = { temperatureC: 23.4, relativeHumidity: 0.52 };
 const NOW = Date.UTC(2026, 10, 27, 16);
