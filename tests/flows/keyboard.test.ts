@@ -134,12 +134,16 @@ describe('the whole of Plan by keyboard alone', () => {
       {},
       begins,
     );
+    await forecastSettles(scene.page);
+    expect(await focused(), 'the hand stays on the bar that it moved').toMatch(/^Set 19 twists: begins/);
     await tabTo(/^Dry under the hood on warm: how long/);
     expect(await scene.page.evaluate(() => document.activeElement?.getAttribute('aria-valuetext'))).toBe(
       '2½ h',
     );
     await key('ArrowRight');
     await scene.page.waitForFunction(() => document.activeElement?.getAttribute('aria-valuetext') === '2¾ h');
+    await forecastSettles(scene.page);
+    expect(await focused()).toMatch(/^Dry under the hood on warm: how long/);
     await tabTo('Ready by');
     await key('PageUp');
     await scene.page.waitForFunction(() =>

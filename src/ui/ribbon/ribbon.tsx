@@ -41,6 +41,17 @@ function shareWithin(night: Sleep, { startMs, endMs }: ScheduleBlock): readonly 
   return [share(night.startMs), share(night.endMs)];
 }
 
+/** Keys of the blocks that outlive a move, so that the hand on a bar stays on it while the day is laid out anew. */
+function keysOf(blocks: readonly ScheduleBlock[]): readonly string[] {
+  const seen = new Map<string, number>();
+  return blocks.map(({ step, part, asked, method }) => {
+    const name = [step, part, asked ?? method].filter((word) => word !== undefined).join('-');
+    const before = seen.get(name) ?? 0;
+    seen.set(name, before + 1);
+    return `${name}-${before}`;
+  });
+}
+
 const lasts = (block: ScheduleBlock) =>
   minutes(block) >= 100 ? formatHours(minutes(block) / 60) : formatMinutes(minutes(block));
 
@@ -76,6 +87,7 @@ export function Ribbon({
       onStretch && { kind: 'length' as const, by: (minutes: number) => onStretch(asked, minutes) }
     );
   };
+  const keys = keysOf(blocks);
   const dayOfBlock = (block: ScheduleBlock) => formatDay(block.startMs, clock);
   return (
     <div className={styles.scroller} tabIndex={0} role="region" aria-label="The set as a line of time">
@@ -86,7 +98,7 @@ export function Ribbon({
           const share = isNow ? (nowMs - block.startMs) / (block.endMs - block.startMs) : 0;
           return (
             <li
-              key={`${block.step}-${block.startMs}`}
+              key={keys[i]}
               className={styles.block}
               data-step={block.step}
               data-hands={block.handsOn}
