@@ -9,11 +9,14 @@ import type { RunEvent } from '@/core/run/run-event';
 import { HOUR_MS } from '@/core/units/time';
 import type { Database } from './db/client';
 import { findSet, type SetRecord } from './db/rows/sets';
-import { saveTakenDown } from './db/rows/set-commands';
+import type { Studio } from './db/rows/studios';
+import { countWhatWasUsed, saveTakenDown } from './db/rows/set-commands';
 import { editsOf, setView } from './forecast-cache';
 import { log } from './log';
 import { inPool } from './pool';
 
+/** What tells how much of a product was used. */
+const USING = z.object({ kind: z.enum(['tub-weighed', 'dispensed'] satisfies RunEvent['kind'][]) });
 /** What can move a takedown, or what was known at it. */
 const TELLING = z.object({
   kind: z.enum([
@@ -31,6 +34,10 @@ const TELLING = z.object({
 /** Whether any event of a device, as it was sent, is such a one. */
 export const concernsTakedown = (events: readonly unknown[]): boolean =>
   events.some((event) => TELLING.safeParse(event).success);
+
+/** Whether what a set took off the shelf may be another amount by them. */
+export const concernsShelf = (events: readonly unknown[]): boolean =>
+  concernsTakedown(events) || events.some((event) => USING.safeParse(event).success);
 
 /** The takedown of a set; null while it is in, where nobody saw it dry, or where another model forecast it. */
 export function takedownOf(set: SetRecord): Takedown | null {
@@ -66,6 +73,15 @@ async function onItsCourse(set: SetRecord, takedown: Takedown): Promise<Takedown
   if (!answer.ok) return { ...takedown, belief: null };
   const { view, planned } = answer.value;
   return { ...takedown, belief: withBelief(view, set, planned).dryTimes.belief };
+}
+
+/** Counts on the shelf what was really used; the taps themselves are kept already. */
+export async function keepUsed({ write }: Database, studio: Studio, setId: string): Promise<void> {
+  try {
+    await write((tx) => countWhatWasUsed(tx, studio.id, setId, studio.handUnits));
+  } catch (thrown) {
+    log.warn({ err: thrown, setId }, 'what was used could not be counted on the shelf');
+  }
 }
 
 /**

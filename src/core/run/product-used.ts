@@ -6,6 +6,8 @@ export interface ProductUse {
   /** What went on, g; null while nobody weighed or counted. */
   readonly usedG: number | null;
   readonly by: 'weighing' | 'counting' | null;
+  /** What is gone of it, g: what was used, and what that leaves out by the same habit; as planned where nobody measured. */
+  readonly goneG: number;
   /** What the plan has for the sections that this covers, g, and for those still to come. */
   readonly plannedDoneG: number;
   readonly plannedLeftG: number;
@@ -72,6 +74,7 @@ export function productUse(
   return {
     usedG,
     by: isWeighed ? 'weighing' : isCounted ? 'counting' : null,
+    goneG,
     plannedDoneG,
     plannedLeftG,
     neededG,

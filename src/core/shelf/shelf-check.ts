@@ -72,7 +72,7 @@ export interface ShelfCheck {
 
 /** Grams of each product that a plan takes, by id. Layers without a product of the shelf take nothing from it. */
 export function gramsByProduct(
-  doses: PlanNeeds['doses'],
+  doses: readonly { readonly grams: number }[],
   layerProductIds: readonly (string | null)[],
 ): ReadonlyMap<string, number> {
   const grams = new Map<string, number>();

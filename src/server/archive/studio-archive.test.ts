@@ -52,7 +52,7 @@ describe('a whole studio as one file', () => {
     delete archive.tables.mixes;
     for (const [table, columns] of Object.entries({
       products: ['usedSinceG', 'weighedAtMs', 'priceMinor', 'mixId', 'notes', 'revision'],
-      sets: ['costMinor'],
+      sets: ['costMinor', 'takenG'],
       heads: ['schools'],
       tools: ['revision'],
     }))

@@ -125,6 +125,7 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
       .optional(),
   }),
   asTakenDown: takenDownShape,
+  takenG: z.record(z.string().max(64), z.number().min(0).max(100_000)),
   layerProductIds: z.array(z.string().max(64).nullable()).max(8),
   conditions: z.array(z.string().max(40)).max(20),
   schools: z.record(z.string().max(40), z.string().max(40)),

@@ -232,6 +232,7 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
       { takes: [{ productId: theirs.productId, grams: 1 }], card: PRODUCT, batchG: 1 },
       NOON,
     ),
+  countWhatWasUsed: (tx) => setCommands.countWhatWasUsed(tx, otherId, theirs.setId, {}),
   saveTakenDown: (tx) => setCommands.saveTakenDown(tx, otherId, theirs.setId, TAKEN_DOWN),
   saveStudio: (tx) =>
     studios.saveStudio(tx, otherId, {

@@ -3,7 +3,9 @@ import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { PlanFile } from '@/core/formats/plan-file';
+import type { WeighedUnits } from '@/core/products/hand-units';
 import { gramsByProduct } from '@/core/shelf/shelf-check';
+import { takenByProduct } from '@/core/shelf/taken';
 import { AppError, invalid } from '../../errors';
 import type { Tx } from '../client';
 import { newId } from '../id';
@@ -60,7 +62,9 @@ export const saveTakenDown = async (
  * counted before it.
  */
 async function takenBy(tx: Tx, set: SetRecord, studioId: string): Promise<Map<string, number>> {
-  const grams = new Map(gramsByProduct(set.forecast.doses, set.layerProductIds));
+  const grams = new Map(
+    set.takenG ? Object.entries(set.takenG) : gramsByProduct(set.forecast.doses, set.layerProductIds),
+  );
   const weighed = await tx
     .select({ id: products.id })
     .from(products)
@@ -70,6 +74,33 @@ async function takenBy(tx: Tx, set: SetRecord, studioId: string): Promise<Map<st
 }
 
 const negated = (grams: ReadonlyMap<string, number>) => new Map([...grams].map(([id, g]) => [id, -g]));
+
+/**
+ * Counts on the shelf what a set that was taken down really used, where that was weighed or counted at the chair.
+ *
+ * @throws AppError not-found
+ */
+export async function countWhatWasUsed(
+  tx: Tx,
+  studioId: string,
+  id: string,
+  handUnits: WeighedUnits,
+): Promise<void> {
+  const set = await findSet(tx, studioId, id);
+  if (!set) throw new AppError('not-found');
+  if (set.takenDownAtMs === null || set.cancelledAtMs !== null || set.isEnteredLater) return;
+  const before = await takenBy(tx, set, studioId);
+  const { forecast, layerProductIds, sections, run } = set;
+  const used = takenByProduct(forecast.doses, layerProductIds, sections, run, handUnits);
+  const more = new Map(
+    [...before].map(([product, grams]) => [product, (used.get(product) ?? grams) - grams]),
+  );
+  await countAsUsed(tx, studioId, more);
+  await tx
+    .update(sets)
+    .set({ takenG: Object.fromEntries(used) })
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, id)));
+}
 
 /**
  * Takes back a set that was begun by mistake: its products go back on the shelf, its plan is what it was before.

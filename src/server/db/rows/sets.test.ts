@@ -4,7 +4,7 @@ import { aHead, ALL_DONE, aSet, aStudio, CARD, NOON, sent, tap } from '../../../
 import type { Database } from '../client';
 import { createHead, type HeadRecord } from './heads';
 import { createPlan, findPlan, setPlanStatus } from './plans';
-import { cancelSet, restoreSet, startSet } from './set-commands';
+import { cancelSet, countWhatWasUsed, restoreSet, startSet } from './set-commands';
 import { countSets, listSets, pageOfSets, type SetStage } from './set-lists';
 import { findSet, setOfPlan } from './sets';
 import { countAsUsed, findProduct, saveProduct, weighProduct } from './shelf';
@@ -157,6 +157,29 @@ describe('a set begun by mistake', () => {
     expect(await used()).toBe(12);
     expect(await statusNow()).toBe('done');
     expect((await findSet(database.db, studioId, setId))!.run.doneOrder).toEqual([1, 2]);
+  });
+
+  it('gives back what it really used, where the tub was weighed or pumps were counted', async () => {
+    const { setId, used } = await begun();
+    const settle = () => database.write((tx) => countWhatWasUsed(tx, studioId, setId, { 'foam-pump': 4 }));
+    const weighed = (id: string, minutes: number, amount: number) =>
+      sent(id, 'tub-weighed', minutes, { step: '0', amount });
+    await record(setId, [weighed('w1', 1, 300), ...ALL_DONE, weighed('w2', 500, 281.5)]);
+    await settle();
+    expect(await used(), 'while it is in, as planned').toBe(12);
+    await record(setId, [sent('t', 'taken-down', 600)]);
+    await settle();
+    await settle();
+    expect(await used()).toBeCloseTo(18.5, 9);
+    // A weighing taken back leaves one, which tells nothing: as planned again, or what pumps say.
+    await record(setId, [sent('b', 'taken-back', 610, { of: ['w2'] })]);
+    await settle();
+    expect(await used()).toBeCloseTo(12, 9);
+    await record(setId, [sent('p', 'dispensed', 620, { step: '0', amount: 4 })]);
+    await settle();
+    expect(await used()).toBeCloseTo(16, 9);
+    await database.write((tx) => cancelSet(tx, studioId, setId, NOON + 1));
+    expect(await used()).toBeCloseTo(0, 9);
   });
 
   it('gives nothing back to a tub weighed since: the scale knows better', async () => {

@@ -25,6 +25,8 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
   readonly brief: BriefInput;
   readonly forecast: PlanFile;
   readonly layerProductIds: readonly (string | null)[];
+  /** Grams taken out of each product of the shelf, by id; null: as planned. */
+  readonly takenG: Readonly<Record<string, number>> | null;
   readonly modelVersion: string;
   readonly dryingBelief: RateBelief | null;
   /** What comes of it as it was taken down; null while it is in, or where nothing is known of that. */
@@ -37,6 +39,7 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
 }
 
 const layerIds = z.array(z.string().nullable());
+const grams = z.record(z.string(), z.number());
 const belief = z.looseObject({
   lnRates: z.array(z.number()),
   weights: z.array(z.number()),
@@ -81,6 +84,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
       brief: sets.brief,
       forecast: sets.forecast,
       layerProductIds: sets.layerProductIds,
+      takenG: sets.takenG,
       modelVersion: sets.modelVersion,
       dryingBelief: sets.dryingBelief,
       asTakenDown: sets.asTakenDown,
@@ -112,6 +116,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
     brief: requireJson(briefShape, row.brief) as BriefInput,
     forecast: requireJson(planFile, row.forecast),
     layerProductIds: readJson(layerIds, row.layerProductIds) ?? [],
+    takenG: readJson(grams, row.takenG),
     dryingBelief: readJson(belief, row.dryingBelief) as RateBelief | null,
     asTakenDown: readJson(takenDownShape, row.asTakenDown),
     sections,

@@ -37,6 +37,8 @@ export const sets = sqliteTable(
     costMinor: integer('cost_minor'),
     /** Shelf product of each layer, in order; null where only the role was decided. */
     layerProductIds: json<(string | null)[]>('layer_product_ids').notNull().default([]),
+    /** Grams taken out of each product of the shelf, by id, once more is known than the plan had; null: as planned. */
+    takenG: json<Record<string, number>>('taken_g'),
     /** What its plan was before it was begun. */
     planStatusBefore: text('plan_status_before'),
     /** Done elsewhere and written down afterwards: it counts for days, not for what nobody saw. */

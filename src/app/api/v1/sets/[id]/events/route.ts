@@ -12,7 +12,7 @@ import { addEvents, eventsAfter } from '@/server/db/rows/set-log';
 import { areStreamsFull, eventStream } from '@/server/event-stream';
 import { followSet, readOnce, tellSet } from '@/server/live';
 import { AppError } from '@/server/errors';
-import { concernsTakedown, keepTakenDown } from '@/server/taken-down';
+import { concernsShelf, concernsTakedown, keepTakenDown, keepUsed } from '@/server/taken-down';
 import { readJson, route } from '@/server/route';
 import { isStopping } from '@/server/stopping';
 
@@ -28,6 +28,7 @@ export const POST = route<{ id: string }>(async (request, { id }) => {
     );
     tellSet(id);
     if (concernsTakedown(events)) await keepTakenDown(database, studioId, id);
+    if (concernsShelf(events)) await keepUsed(database, actor.studio, id);
     return { format: 1, serverMs: Date.now(), verdicts };
   });
   return Response.json(answer);

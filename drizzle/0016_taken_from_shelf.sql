@@ -1,0 +1,1 @@
+ALTER TABLE `sets` ADD `taken_g` text;
