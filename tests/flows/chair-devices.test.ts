@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { choose, fill, press, see, seeGone, textOf, pressInDialog } from '../support/hands';
+import { choose, fill, press, see, seeGone, textOf, touch, pressInDialog } from '../support/hands';
 import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
 
 type Served = Awaited<ReturnType<typeof serve>>;
@@ -265,15 +265,15 @@ describe('by touch at 390 px', () => {
     const { page, problems } = await openPage(browser, PHONE);
     await chair(page);
     const before = (await doneRows()).length;
-    await page.tap('[data-section="3"]');
+    await touch(page, '[data-section="3"]');
     await isDone(page, 3);
-    await page.tap('[data-section="3"]');
+    await touch(page, '[data-section="3"]');
     await isDone(page, 3, false);
     const big = await page.waitForSelector('::-p-aria([name="Section done"])');
-    await big!.tap();
+    await touch(page, big!);
     await isDone(page, 1);
     const undo = await page.waitForSelector('::-p-aria([name="Undo"])');
-    await undo!.tap();
+    await touch(page, undo!);
     await isDone(page, 1, false);
     await isKept(page);
     expect((await doneRows()).length).toBe(before + 2);
@@ -433,7 +433,7 @@ describe('a whole set by touch', () => {
     const open = () => page.$$eval('[data-section]:not([data-state="done"])', (all) => all.length);
     const tapOn = async (name: string) => {
       const handle = await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`);
-      await handle!.tap();
+      await touch(page, handle!);
     };
     for (let left = await open(); left > 0; left--) {
       await tapOn('Section done');
@@ -448,12 +448,12 @@ describe('a whole set by touch', () => {
     await see(page, 'sure every root is');
     await tapOn('Dryness check');
     await see(page, 'What did you feel?');
-    await page.tap('::-p-xpath(//*[@role="dialog"]//button[starts-with(., "Damp")])');
+    await touch(page, '::-p-xpath(//*[@role="dialog"]//button[starts-with(., "Damp")])');
     await see(page, 'Last felt: section');
     await tapOn('Take down');
     await see(page, 'It felt damp');
     await fill(page, 'Why take it down now?', 'the client has to go');
-    await page.tap('::-p-xpath(//*[@role="dialog"]//button[contains(., "as planned")])');
+    await touch(page, '::-p-xpath(//*[@role="dialog"]//button[contains(., "as planned")])');
     await see(page, ' to undo');
     /** All that are left of a tally, at once. */
     const allLeft = async () => {
@@ -462,7 +462,7 @@ describe('a whole set by touch', () => {
         const button = await page.waitForSelector(
           `::-p-xpath(//*[@role="dialog"]//button[contains(., "${words}")])`,
         );
-        await button!.tap();
+        await touch(page, button!);
       }
     };
     await allLeft();

@@ -11,6 +11,7 @@ import {
   startByHand,
   textOf,
   pressInDialog,
+  touch,
 } from '../support/hands';
 import { setScene } from '../support/scene';
 
@@ -279,7 +280,7 @@ describe('the chair on a phone', () => {
       buttons.map((button) => button.getBoundingClientRect().height),
     );
     expect(Math.min(...sizes)).toBeGreaterThanOrEqual(64);
-    await phone.page.tap('[data-section="1"]');
+    await touch(phone.page, '[data-section="1"]');
     await phone.page.waitForSelector('[data-section="1"][data-state="done"]');
     await phone.page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
 

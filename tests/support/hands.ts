@@ -1,4 +1,4 @@
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 
 /** Finds something by its accessible name and role, as a screen reader would. */
 const named = (name: string, role?: string) => `::-p-aria([name="${name}"]${role ? `[role="${role}"]` : ''})`;
@@ -12,6 +12,22 @@ export async function press(
   const handle = await page.waitForSelector(named(name, role));
   await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
   await handle!.click();
+}
+
+/**
+ * A short touch, however busy the machine is: the finger lifts without waiting until its coming down was heard, so that
+ * it can never be taken for a long press.
+ */
+export async function touch(page: Page, target: string | ElementHandle): Promise<void> {
+  const handle = typeof target === 'string' ? await page.waitForSelector(target) : target;
+  await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  const point = await handle!.clickablePoint();
+  const client = await page.createCDPSession();
+  await Promise.all([
+    client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [point] }),
+    client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }),
+  ]);
+  await client.detach();
 }
 
 /** Presses a button of an open dialog by words on it, once it is there. */

@@ -7,9 +7,11 @@ const HOLD_MS = 550;
 /** Tells a long press from a tap; the tap that ends a long press does not count as one. */
 export function useHold() {
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const frame = useRef(0);
   const held = useRef(false);
   const stop = () => {
     if (timer.current !== null) clearTimeout(timer.current);
+    cancelAnimationFrame(frame.current);
     timer.current = null;
   };
   useEffect(() => stop, []);
@@ -25,8 +27,11 @@ export function useHold() {
         stop();
         held.current = false;
         timer.current = setTimeout(() => {
-          held.current = true;
-          act();
+          // A finger that lifted while the page was busy is heard before the next frame: that was a tap.
+          frame.current = requestAnimationFrame(() => {
+            held.current = true;
+            act();
+          });
         }, HOLD_MS);
       },
       onPointerUp: stop,
