@@ -368,8 +368,10 @@ async function benchDevices() {
   const p95 = (times: number[]) =>
     [...times].sort((a, b) => a - b)[Math.floor(0.95 * times.length)]?.toFixed(0);
   const wanted = DEVICES * DEVICES * TAPS_EACH;
+  // The first of each device goes out in one instant; after that they come as hands do.
+  const [atOnce, oneByOne] = [stored.slice(0, DEVICES), stored.slice(DEVICES)];
   console.log(
-    `${DEVICES} devices on one head, forecasts running: stored ${summary(stored)}, 95 % ${p95(stored)} ms`,
+    `${DEVICES} devices on one head, forecasts running: stored ${summary(oneByOne)}, 95 % ${p95(oneByOne)} ms; all ${DEVICES} in one instant, the last after ${Math.max(...atOnce).toFixed(0)} ms`,
   );
   console.log(`heard by the others: ${heard.length} of ${wanted}, ${summary(heard)}, 95 % ${p95(heard)} ms`);
 

@@ -15,6 +15,9 @@ import { SCHEME_SCRIPT } from '@/ui/theme/scheme-script';
 import { WorksOffline } from '@/ui/shell/works-offline';
 import { UnitsRoot } from '@/ui/units-context';
 
+/** Every page is of one studio and of now: none is tried while the app is built. */
+export const dynamic = 'force-dynamic';
+
 export const metadata: Metadata = {
   title: { default: 'Keen Spiral', template: '%s · Keen Spiral' },
   description: 'Plan a natural-hair set, run it at the chair, and know when it is dry.',

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, count, eq, gt, lte, max, sum } from 'drizzle-orm';
 import { z } from 'zod';
 import { fieldErrors } from '@/core/formats/field-error';
 import { isDryingMethod } from '@/core/run/dry-log';
@@ -79,6 +79,47 @@ export async function eventsOf(
   );
 }
 
+/** A log as it was read last, with what tells whether its rows are still those. */
+interface ReadLog {
+  readonly print: string;
+  /** The last place taken: rows that cannot be read hold theirs too. */
+  readonly last: number;
+  readonly events: readonly RunEvent[];
+}
+
+/** Logs kept in memory, those read last. */
+const MOST_READ_LOGS = 40;
+const readLogs = new Map<string, ReadLog>();
+
+/**
+ * The whole log of a set for a tap. Its rows never change, so that only what came since the last tap is read; a log
+ * that is not the one it was, as when a copy was put back, is read anew.
+ */
+async function wholeLog(tx: Tx, studioId: string, setId: string): Promise<ReadLog> {
+  const ofSet = and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId));
+  const printUpTo = async (sequence: number) => {
+    const [row] = await tx
+      .select({ rows: count(), last: max(setEvents.sequence), times: sum(setEvents.atMs) })
+      .from(setEvents)
+      .where(and(ofSet, lte(setEvents.sequence, sequence)));
+    return { last: row!.last ?? 0, print: `${row!.rows}/${row!.last}/${row!.times}` };
+  };
+  const key = `${studioId}/${setId}`;
+  const before = readLogs.get(key);
+  const now = await printUpTo(Number.MAX_SAFE_INTEGER);
+  const isAsItWas =
+    before !== undefined &&
+    (now.last === before.last ? now.print : (await printUpTo(before.last)).print) === before.print;
+  const events = isAsItWas
+    ? [...before.events, ...(now.last > before.last ? await eventsOf(tx, studioId, setId, before.last) : [])]
+    : await eventsOf(tx, studioId, setId);
+  const read = { ...now, events };
+  readLogs.delete(key);
+  readLogs.set(key, read);
+  if (readLogs.size > MOST_READ_LOGS) readLogs.delete(readLogs.keys().next().value!);
+  return read;
+}
+
 /**
  * What came into the log of a set after a place in it.
  *
@@ -120,11 +161,11 @@ async function requireSet(reader: Reader, studioId: string, setId: string) {
 
 async function openSet(tx: Tx, studioId: string, setId: string): Promise<OpenSet> {
   const set = await requireSet(tx, studioId, setId);
-  const sections = await tx
-    .select({ number: setSections.number })
+  const [sections] = await tx
+    .select({ count: count() })
     .from(setSections)
     .where(and(eq(setSections.studioId, studioId), eq(setSections.setId, setId)));
-  return { ...set, sectionCount: sections.length };
+  return { ...set, sectionCount: sections!.count };
 }
 
 /** Kinds that can only have happened once it was being taken down. */
@@ -219,16 +260,12 @@ export async function addEvents(
   arrival: Arrival,
 ): Promise<Verdict[]> {
   const set = await openSet(tx, studioId, setId);
-  const known = await eventsOf(tx, studioId, setId);
+  const whole = await wholeLog(tx, studioId, setId);
+  const known = [...whole.events];
   let stage: Stage = set;
   let state: RunState | null = null;
   const stateNow = () => (state ??= runState(known, set.sectionCount));
-  // Rows that cannot be read still hold their place.
-  const places = await tx
-    .select({ sequence: setEvents.sequence })
-    .from(setEvents)
-    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)));
-  let sequence = places.reduce((most, row) => Math.max(most, row.sequence), 0);
+  let sequence = whole.last;
   const verdicts: Verdict[] = [];
   for (const one of raw) {
     const parsed = deviceEventInput.safeParse(one, { reportInput: true });
