@@ -113,7 +113,7 @@ describe('what the hands need at the chair', () => {
     // Weighed before and after: the tub lost nearly all there was of it.
     const name = more!.replace(/:.*/, '');
     for (const grams of ['3000', '200']) {
-      await fill(scene.page, 'On the scale, g', grams);
+      await fill(scene.page, 'Scale, g', grams);
       await press(scene.page, `${name}: weighed`);
     }
     await see(scene.page, `${name} will not reach`);

@@ -39,7 +39,7 @@ export function ProductDialog({
               : `The scale says ${heard.settledG.toFixed(1)} g.`}
         </span>
         <NumberField
-          label="On the scale, g"
+          label="Scale, g"
           value={Math.round(grams ?? 0)}
           low={0}
           high={HEAVIEST_G}

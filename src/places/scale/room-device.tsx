@@ -40,7 +40,7 @@ export function RoomDevice({ seed }: { readonly seed: number }) {
           : 'It has not said anything yet.'}{' '}
         Set what the room is really like; at the chair, “How it dries” hears it.
       </p>
-      <div className={styles.keys}>
+      <div className={styles.air}>
         <AirFields
           warmth="The room, really"
           humidity="Its humidity, really"

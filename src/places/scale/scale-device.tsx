@@ -63,6 +63,9 @@ export function ScaleDevice({ tubs, seed }: Awaited<ReturnType<typeof loadTubs>>
         </div>
       </div>
       <Part title="Put on">
+        {tubs.length === 0 && (
+          <p>Nothing is on the shelf yet. A product that is put there can be weighed here.</p>
+        )}
         <ul className={styles.tubs}>
           {tubs.map(({ id, name, emptyG }) => (
             <li key={id}>

@@ -38,6 +38,14 @@ export const theme = createTheme({
     MuiTextField: { defaultProps: { size: 'small' } },
     MuiDialog: { styleOverrides: { paper: { backgroundImage: 'none' } } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiAlert: {
+      styleOverrides: {
+        // On a phone its buttons stand below its words.
+        root: { '@media (max-width: 500px)': { flexWrap: 'wrap' } },
+        message: { flex: '1 1 12rem' },
+        action: { marginLeft: 'auto', paddingTop: 0, alignItems: 'center' },
+      },
+    },
     MuiOutlinedInput: {
       styleOverrides: { notchedOutline: { borderColor: 'var(--control)' } },
     },
