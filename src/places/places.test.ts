@@ -9,6 +9,9 @@ import { moved, withTechnique, withZone } from '@/core/draft/edits';
 import { sectionsLabel, wholeSetLabel } from '@/core/draft/labels';
 import type { PlanContent } from '@/core/draft/draft-brief';
 import { tomorrowMorning, usualPlan } from './plan/usual-plan';
+import type { PartingEdit } from '@/core/run/parting-edit';
+import { effectWords } from './chair/effect-words';
+import { partingWords } from './chair/parting-words';
 import { heldUp, outcomeRows } from './sets/outcome-rows';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { dateOfDay } from './wear/worn-day';
@@ -50,6 +53,47 @@ describe('a draft', () => {
     const theirs = draftReducer(mine, { type: 'took-theirs', content: content('theirs'), revision: 4 });
     expect(theirs.present.title).toBe('theirs');
     expect(draftReducer(theirs, { type: 'undone' }).present.title).toBe('mine');
+  });
+});
+
+describe('a parting changed at the chair', () => {
+  const units = { length: 'cm', mass: 'g', temperature: 'C' } as const;
+
+  it('is told by what one would notice of it, at the pace of today', () => {
+    const effect = { moreMin: 6, laterH: -1.25, curlMm: { before: 10, after: 7.5 } };
+    expect(effectWords(effect, 1, units)).toEqual([
+      '6 min more',
+      'curls there 2.5 mm smaller',
+      'dry 1¼ h sooner',
+    ]);
+    expect(effectWords({ moreMin: -6, laterH: 0.1, curlMm: null }, 1.5, units)).toEqual(['9 min saved']);
+    expect(effectWords({ moreMin: 0.5, laterH: -0.1, curlMm: { before: 9, after: 9.5 } }, 1, units)).toEqual(
+      [],
+    );
+  });
+
+  it('is called as it was said, every way of it', () => {
+    expect(
+      (
+        [
+          { edit: 'split', section: 12 },
+          { edit: 'join', section: 12, beside: 1012 },
+          { edit: 'leave-out', section: 3 },
+          { edit: 'thin', section: 3, beside: 4, share: 0.25 },
+          { edit: 'between', section: 3, beside: 4 },
+          { edit: 'size', sections: [3, 4], diameterMm: 20 },
+          { edit: 'size', sections: [1003], diameterMm: 20 },
+        ] satisfies PartingEdit[]
+      ).map(partingWords),
+    ).toEqual([
+      'section 12 parted in two',
+      'sections 12 and 12b joined',
+      'section 3 left out',
+      'some hair of section 3 given to 4',
+      'one more section between 3 and 4',
+      '20 mm for 2 sections',
+      '20 mm for section 3b',
+    ]);
   });
 });
 

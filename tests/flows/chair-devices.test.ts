@@ -214,6 +214,45 @@ describe('the parting changed midway', () => {
   });
 });
 
+describe('two hands that part the same hair', () => {
+  it('the one who comes second is told why, and decides', async () => {
+    const [mine, theirs] = [await openPage(browser), await openPage(browser)];
+    await chair(mine.page);
+    await chair(theirs.page);
+    const before = await theirs.page.$$eval('[data-section]', (all) => all.length);
+    // Mine is cut off, and parts what the other joins meanwhile.
+    const line = await mine.page.createCDPSession();
+    await line.send('Network.enable');
+    await line.send('Network.setBlockedURLs', { urls: ['*/events*'] });
+    await partOtherwise(mine.page, 13, 'Part it in two');
+    await hasSection(mine.page, '13b');
+    await openPartings(theirs.page);
+    await choose(theirs.page, 'Section', '13');
+    await (await theirs.page.waitForSelector('::-p-xpath(//*[@role="group"]//button[. = "14"])'))!.click();
+    await pressWay(theirs.page, 'Join them');
+    await press(theirs.page, 'Close');
+    await hasSection(theirs.page, '14', false);
+    await isKept(theirs.page);
+    await line.send('Network.setBlockedURLs', { urls: [] });
+    await see(mine.page, 'Section 13 parted in two: not kept, because');
+    await hasSection(mine.page, '13b', false);
+    await hasSection(mine.page, '14', false);
+    // Once the other takes the join back, it can be sent again.
+    await openPartings(theirs.page);
+    await theirs.page.click('::-p-xpath(//ul[@aria-label="Changed so far"]/li[1]/button)');
+    await hasSection(mine.page, '14');
+    await press(mine.page, 'Send again');
+    await hasSection(theirs.page, '13b');
+    await seeGone(mine.page, 'not kept, because');
+    await openPartings(mine.page);
+    await mine.page.click('::-p-xpath(//ul[@aria-label="Changed so far"]/li[1]/button)');
+    await hasSection(theirs.page, '13b', false);
+    expect(await theirs.page.$$eval('[data-section]', (all) => all.length)).toBe(before);
+    await mine.page.close();
+    await theirs.page.close();
+  });
+});
+
 describe('a set that runs late', () => {
   it('says what would help, takes it by one tap, and gives it back by another', async () => {
     const { page, problems } = await openPage(browser);

@@ -31,7 +31,8 @@ export async function openPage(
   viewport: { width: number; height: number; hasTouch?: boolean; isMobile?: boolean } = DESK,
   scheme: 'light' | 'dark' = 'light',
 ): Promise<{ page: Page; problems: string[] }> {
-  const context = await browser.createBrowserContext();
+  // A page that was closed while its worker was starting can take one answer of the browser with it.
+  const context = await browser.createBrowserContext().catch(() => browser.createBrowserContext());
   const page = await context.newPage();
   page.setDefaultTimeout(PATIENCE_MS);
   await page.setViewport(viewport);

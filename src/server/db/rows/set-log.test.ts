@@ -172,6 +172,31 @@ describe('taps at the chair', () => {
     expect((await theSet()).events.map(({ sequence }) => sequence)).toEqual([2, 3]);
   });
 
+  it('are held against the log as it is, whatever else was done to its file meanwhile', async () => {
+    const kept = async () => (await theSet()).run.doneOrder;
+    await record(ALL_DONE.slice(0, 3));
+    // As when a copy from before the last tap is put back: the device sends it again, and it is new.
+    await database.client.execute('delete from set_events where sequence = 3');
+    expect(await kept()).toEqual([1, 2]);
+    expect((await record([ALL_DONE[2]]))[0]).toMatchObject({ kept: true, sequence: 3 });
+    expect(await kept()).toEqual([1, 2, 3]);
+    // Another program of the studio wrote to it.
+    await database.client.execute(
+      "insert into set_events (id, studio_id, set_id, kind, section_number, at_ms, sequence, device_id, device_number) select 'other', studio_id, set_id, kind, 4, at_ms, 4, 'other', 1 from set_events where sequence = 3",
+    );
+    const again = await record([sent('other', 'section-done', 9, 4), sent('t', 'taken-down', 600)]);
+    expect(again).toMatchObject([
+      { kept: true, sequence: 4 },
+      { kept: true, sequence: 5 },
+    ]);
+    expect((await theSet()).takenDownAtMs).toBe(NOON + 600 * MINUTE_MS);
+    // A copy with as many rows, but others.
+    await database.client.execute(
+      "update set_events set id = 'swapped', at_ms = at_ms + 1 where sequence = 2",
+    );
+    expect((await record([ALL_DONE[1]]))[0]).toMatchObject({ kept: true, sequence: 6 });
+  });
+
   it('with a time from beyond the calendar in the file show as its end, never as a failure', async () => {
     await record(ALL_DONE);
     await database.client.execute('update set_events set at_ms = 9007199254740991 where sequence = 4');
