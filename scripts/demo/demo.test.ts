@@ -71,7 +71,7 @@ describe('the demo studio', () => {
       expect(set.forecast.sections).toHaveLength(set.sections.length);
       for (const day of set.wearDays) {
         expect(set.takenDownAtMs! + day.day * 24 * HOUR_MS).toBeLessThan(NOW);
-        for (const rating of [day.definition, day.frizz, day.volume, day.moisture, day.shine]) {
+        for (const rating of Object.values(day.ratings)) {
           expect(Number.isInteger(rating * 2) && rating >= 0 && rating <= 10).toBe(true);
         }
       }

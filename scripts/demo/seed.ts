@@ -2,6 +2,7 @@ import { Temporal } from 'temporal-polyfill';
 import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerDraft, answerView, drawTo } from '@/core/plan/answer-view';
+import { EMPTY_DAY } from '@/core/diary/day-entry';
 import { asTakenDown } from '@/core/plan/as-taken-down';
 import { layoutFor } from '@/core/plan/layout-for';
 import { MODEL_VERSION } from '@/core/plan/forecast';
@@ -176,16 +177,23 @@ async function tellSet(
       studioId,
       setId,
       {
+        ...EMPTY_DAY,
         day,
-        definition: toHalf(expected.definition + definition),
-        frizz: toHalf(expected.frizz + frizz),
-        volume: toHalf(expected.volume),
-        moisture: toHalf(7.5 - 0.6 * day),
-        shine: toHalf(7 - 0.7 * day),
+        half: 'whole',
+        ratings: {
+          definition: toHalf(expected.definition + definition),
+          frizz: toHalf(expected.frizz + frizz),
+          volume: toHalf(expected.volume),
+          moisture: toHalf(7.5 - 0.6 * day),
+          shine: toHalf(7 - 0.7 * day),
+          hold: toHalf(8 - 0.6 * day),
+        },
         night: brief.wear?.night ?? 'gather-and-bonnet',
-        visibleLengthCm:
-          day === 0 ? Math.round((view.plan.result.visibleLengthCm.crown ?? 10) * 2) / 2 : null,
+        visibleCm:
+          day === 0 ? { crown: Math.round((view.plan.result.visibleLengthCm.crown ?? 10) * 2) / 2 } : {},
         note: note ?? '',
+        ratedBy: null,
+        source: 'studio',
         revision: 0,
       },
       Math.round(takenDownAtMs + day * DAY_MS),

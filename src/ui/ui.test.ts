@@ -4,12 +4,11 @@ import { IMPERIAL, METRIC, UTC_CLOCK } from '@/core/formats/display';
 import { drawLayout } from '@/core/parting/drawn-layout';
 import { generateRecipe } from '@/core/parting/generate';
 import { layOut } from '@/core/parting/layout';
-import { ratingScales } from '@/core/wear/rating-scales';
+import { anchorWords, ratingScales } from '@/core/wear/rating-scales';
 import { wearSeries } from './charts/wear-series';
 import { moveFocus } from './crown-map/crown-map-focus';
 import { dryingState, stateWords, wetStep } from './crown-map/section-state';
 import { problemOf } from './fields/number-field';
-import { anchorWords } from './fields/rating-field';
 import { localTimeOf } from '@/core/schedule/local-time';
 import * as format from './format';
 import { chanceStillGood } from './ribbon/still-good';
@@ -107,9 +106,12 @@ describe('states and scales in words', () => {
       visibleLengthCm: {},
       zoneCurlDiameterMm: {},
     }));
-    const points = wearSeries(forecast, [{ day: 3, definition: 4, frizz: 6 }]);
+    const points = wearSeries(forecast, [
+      { day: 2, ratings: { definition: 5 } },
+      { day: 3, ratings: { definition: 4, frizz: 6 } },
+    ]);
     expect(points).toHaveLength(4);
-    expect(points[2]).toEqual({ day: 2 });
+    expect(points[2]).toEqual({ day: 2, definition: 5 });
     expect(points[3]).toEqual({ day: 3, definition: 4, frizz: 6 });
   });
 });

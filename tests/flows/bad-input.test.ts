@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { openPage } from '../support/browser';
-import { arrive, choose, fill, openStep, press, see, planFor } from '../support/hands';
+import { arrive, fill, openStep, press, see, planFor } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -112,30 +112,35 @@ describe('two tabs on one plan', () => {
   });
 });
 
+const valueOf = (name: string) =>
+  scene.page.$eval(`::-p-aria([name="${name}"])`, (input) => (input as HTMLInputElement).value);
+
 describe('a wear entry that cannot be', () => {
-  it('before the set, in the future or unrated is refused in words, and nothing entered is lost', async () => {
+  it('is refused in words, nothing entered is lost, and the rest of it is kept once it can be', async () => {
     await scene.page.goto(`${scene.origin}/wear`, { waitUntil: 'networkidle2' });
     const [wear] = await hrefs(/^\/wear\/.+/);
     await scene.page.goto(scene.origin + wear, { waitUntil: 'networkidle2' });
-    await press(scene.page, 'Save this entry');
-    await see(scene.page, 'Rate definition, frizz, volume, moisture and shine too');
-    for (const scale of ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine']) {
-      await scene.page.focus(`::-p-aria([name="${scale}"][role="slider"])`);
-      await scene.page.keyboard.press('7');
-    }
-    await choose(scene.page, 'Day', '2020-01-01');
-    await press(scene.page, 'Save this entry');
-    await see(scene.page, 'That day is before the takedown');
-    await choose(scene.page, 'Day', '2099-01-01');
-    await press(scene.page, 'Save this entry');
-    await see(scene.page, 'That day has not come yet');
-    expect(await scene.page.$$eval('output', (all) => all.map((output) => output.textContent))).toEqual([
-      '7',
-      '7',
-      '7',
-      '7',
-      '7',
-    ]);
+    expect(
+      await scene.page.$$eval('ol[aria-label="Days of wear"] button', (all) =>
+        all.map((day) => (day as HTMLButtonElement).disabled),
+      ),
+    ).toContain(true);
+    await scene.page.focus('::-p-aria([name="Definition"][role="slider"])');
+    await scene.page.keyboard.press('7');
+    await see(scene.page, '✓ kept');
+    await fill(scene.page, 'Crown hangs to, cm', '90');
+    await see(scene.page, 'cannot hang 90 cm long at the crown');
+    expect(await valueOf('Crown hangs to, cm')).toBe('90');
+    await scene.page.focus('::-p-aria([name="Frizz"][role="slider"])');
+    await scene.page.keyboard.press('3');
+    await fill(scene.page, 'Crown hangs to, cm', '14');
+    await see(scene.page, '✓ kept');
+    await scene.page.reload({ waitUntil: 'networkidle2' });
+    expect(await valueOf('Crown hangs to, cm')).toBe('14');
+    expect(
+      await scene.page.$eval('[aria-label="Frizz"]', (own) => own.getAttribute('aria-valuetext')),
+    ).toMatch(/^3 of 10/);
+    await press(scene.page, 'It is given up');
     await press(scene.page, 'Record its end');
     await see(scene.page, 'Say which was the last day you were happy with it');
     expect(scene.problems).toEqual([]);

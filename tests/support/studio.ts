@@ -4,6 +4,8 @@ import { runEvent, type RunEventDetail, type RunEventKind } from '@/core/run/run
 import { addEvents } from '@/server/db/rows/set-log';
 import { startSet } from '@/server/db/rows/set-commands';
 import type { ProductCard } from '@/server/db/rows/shelf';
+import type { WearDayToKeep } from '@/server/db/rows/wear';
+import { EMPTY_DAY } from '@/core/diary/day-entry';
 import { createStudio } from '@/server/db/rows/studios';
 import { answerBrief } from '@/core/plan/answer-brief';
 import type { BriefInput, HeadInput } from '@/core/formats/brief';
@@ -100,6 +102,19 @@ export function sent(id: string, kind: RunEventKind, atMin: number, detail: RunE
   );
   return event;
 }
+
+/** A day of wear with every scale rated, and none entered before. */
+export const aDay = (over: Partial<WearDayToKeep> = {}): WearDayToKeep => ({
+  ...EMPTY_DAY,
+  ratings: { definition: 6, frizz: 3, volume: 5, moisture: 7, shine: 6, hold: 6 },
+  night: 'scarf',
+  day: 0,
+  half: 'whole',
+  ratedBy: null,
+  source: 'studio',
+  revision: 0,
+  ...over,
+});
 
 /** Every section of a set of four, a minute each. */
 export const ALL_DONE = [1, 2, 3, 4].map((n) => sent(`d${n}`, 'section-done', n, n));

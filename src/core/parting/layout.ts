@@ -177,7 +177,7 @@ function fromTheRight(cells: readonly Cell[], panels: readonly PanelId[]): Cell[
 }
 
 /** What the halves of a trial are called: the client's left and right. */
-const TRIAL_PRODUCT = { left: 'A', right: 'B' } as const;
+export const TRIAL_PRODUCT = { left: 'A', right: 'B' } as const;
 
 const WINDING = { away: 'away-from-face', left: 'to-left', right: 'to-right' } as const;
 

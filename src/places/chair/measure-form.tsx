@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { ZONE_LABEL } from '@/core/hair/zone';
 import { MEASURED_RANGES, type Measured } from '@/core/run/measured';
-import { ratingScales } from '@/core/wear/rating-scales';
+import { firstScales } from '@/core/wear/rating-scales';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import { LengthField } from '@/ui/fields/length-field';
 import { NumberField } from '@/ui/fields/number-field';
@@ -47,7 +47,7 @@ export function MeasureForm({ set, drawn, log }: ChairViewProps) {
           {state.faults.length > 0 && ` (${state.faults.length} so far)`}.
         </p>
         <div className={styles.ratings}>
-          {ratingScales.map((scale) => (
+          {firstScales.map((scale) => (
             <RatingField
               key={scale.id}
               scale={scale}

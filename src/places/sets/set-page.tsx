@@ -6,6 +6,7 @@ import { standingForecast } from '@/core/plan/as-taken-down';
 import { whyOf } from '@/core/explain/why-of';
 import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
+import { wholeDays } from '@/core/diary/whole-days';
 import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import {
@@ -75,8 +76,9 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
   const { installedAtMs, checks, pauses, standing } = set.run;
   const crown = set.brief.head.stretchedLengthCm;
   const crownCm = typeof crown === 'number' ? crown : crown.crown;
-  const measured = set.wearDays.find((day) => day.visibleLengthCm !== null);
-  const first = set.wearDays[0];
+  const crownDay = set.wearDays.find((day) => day.visibleCm.crown !== undefined);
+  const days = wholeDays(set.wearDays);
+  const first = days.find(({ ratings }) => ratings.definition !== undefined);
   const reason = set.outcome ? endReasons[set.outcome.reason as EndReasonId] : undefined;
   const forecast = standingForecast(set.forecast, set.asTakenDown);
   const rows = outcomeRows(forecast, {
@@ -88,8 +90,11 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
       installedAtMs === null
         ? []
         : checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
-    firstDefinition: first && first.day <= 1 ? { value: first.definition, day: first.day } : null,
-    stretch: measured?.visibleLengthCm ? measured.visibleLengthCm / crownCm : null,
+    firstDefinition:
+      first?.ratings.definition !== undefined && first.day <= 1
+        ? { value: first.ratings.definition, day: first.day }
+        : null,
+    stretch: crownDay?.visibleCm.crown ? crownDay.visibleCm.crown / crownCm : null,
     lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
     endedByItself: reason?.ended ?? false,
   });
@@ -202,7 +207,7 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
       </div>
       {set.wearDays.length > 0 && (
         <Part title="Day by day" note="forecast as a line, entries as dots">
-          <WearChart forecast={forecast.result.byDay} days={set.wearDays} />
+          <WearChart forecast={forecast.result.byDay} days={days} />
         </Part>
       )}
       {blocks.length > 0 && (

@@ -1,22 +1,28 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { perZone } from '@/core/hair/zone';
+import { dayProblem } from '@/core/diary/day-problem';
 import { wearDayNumber } from '@/core/wear/wear-day-number';
 import { action, type Call } from '@/server/action';
-import { findSet } from '@/server/db/rows/sets';
-import { endSet, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
+import { findSet, type SetRecord } from '@/server/db/rows/sets';
+import { endSet, findWearDay, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
 import { giveUpInput, saveWearDayInput } from './wear-input';
 
-/** The day of wear that a date is, counted from the takedown of the set. */
-async function dayOf({ actor, database, nowMs }: Call, setId: string, date: string): Promise<number> {
+async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
   const set = await findSet(database.db, actor.studio.id, setId);
   if (!set) throw new AppError('not-found');
-  if (set.takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
+  return set;
+}
+
+/** The day of wear that a date is, counted from the takedown of a set. */
+function dayOf({ actor, nowMs }: Call, { takenDownAtMs }: SetRecord, date: string): number {
+  if (takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
   const { timeZone } = actor.studio;
-  const day = wearDayNumber(date, set.takenDownAtMs, timeZone);
+  const day = wearDayNumber(date, takenDownAtMs, timeZone);
   const today = wearDayNumber(
     new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone }).format(nowMs),
-    set.takenDownAtMs,
+    takenDownAtMs,
     timeZone,
   );
   if (day === null) throw invalid('date', `“${date}” is not a day that exists`);
@@ -25,23 +31,48 @@ async function dayOf({ actor, database, nowMs }: Call, setId: string, date: stri
   return day;
 }
 
-/** Keeps one day of wear. */
+/** Keeps one day of wear, and answers the revision that it has now. */
 export const saveWearDay = action(saveWearDayInput, async (call) => {
-  const { setId, form } = call.input;
-  const { date, ...entry } = form;
-  const day = await dayOf(call, setId, date);
+  const { setId, date, half, revision, entry } = call.input;
+  const set = await wornSet(call, setId);
+  const day = dayOf(call, set, date);
+  if (half !== 'whole' && !set.brief.parting?.trial)
+    throw invalid('half', 'this set is no half-head trial; rate it as a whole');
+  const { stretchedLengthCm } = set.brief.head;
+  const problem = dayProblem(entry, {
+    stretchedCm: perZone((zone) =>
+      typeof stretchedLengthCm === 'number' ? stretchedLengthCm : stretchedLengthCm[zone],
+    ),
+    sections: new Set([...set.sections.map(({ number }) => number), ...set.run.parting.ever]),
+  });
+  if (problem) throw invalid(`entry.${problem.path}`, problem.message);
   await call.database.write((tx) =>
-    saveWearDayRow(tx, call.actor.studio.id, setId, { ...entry, day }, call.nowMs),
+    saveWearDayRow(
+      tx,
+      call.actor.studio.id,
+      setId,
+      { ...entry, day, half, revision, ratedBy: null, source: 'studio' },
+      call.nowMs,
+    ),
   );
-  revalidatePath(`/wear/${setId}`);
-  return { day };
+  return { day, revision: revision + 1 };
 });
+
+/** One day of wear as it is kept now, for who finds that another tab was there first. */
+export const readWearDay = action(
+  saveWearDayInput.pick({ setId: true, date: true, half: true }),
+  async (call) => {
+    const { setId, date, half } = call.input;
+    const day = dayOf(call, await wornSet(call, setId), date);
+    return findWearDay(call.database.db, call.actor.studio.id, setId, day, half);
+  },
+);
 
 /** Records that a style was given up, and why. */
 export const giveUp = action(giveUpInput, async (call) => {
   const { setId, form } = call.input;
   const { date, reason, note } = form;
-  const lastGoodDay = await dayOf(call, setId, date);
+  const lastGoodDay = dayOf(call, await wornSet(call, setId), date);
   await call.database.write((tx) =>
     endSet(tx, call.actor.studio.id, setId, { lastGoodDay, reason, note }, call.nowMs),
   );

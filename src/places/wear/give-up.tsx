@@ -22,6 +22,15 @@ export interface RecordedEnd {
   readonly note: string;
 }
 
+/** "definition 3, frizz 8", as far as they were rated. */
+const ratedWords = ({ ratings: { definition, frizz } }: RatedDay) =>
+  [
+    definition !== undefined && `definition ${formatIndex(definition)}`,
+    frizz !== undefined && `frizz ${formatIndex(frizz)}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+
 /** When a style is over: which was the last good day, and why. The day is asked for, never taken for granted. */
 export function GiveUp({
   setId,
@@ -85,8 +94,8 @@ export function GiveUp({
       {against && day !== null && (
         <Alert severity="warning">
           {against.day <= day
-            ? `${dayWords(against.day)}, was rated definition ${formatIndex(against.definition)}, frizz ${formatIndex(against.frizz)}: hardly good any more. Was it still good after that?`
-            : `${dayWords(against.day)}, was still rated good: definition ${formatIndex(against.definition)}, frizz ${formatIndex(against.frizz)}. Was it over before?`}
+            ? `${dayWords(against.day)}, was rated ${ratedWords(against)}: hardly good any more. Was it still good after that?`
+            : `${dayWords(against.day)}, was still rated good: ${ratedWords(against)}. Was it over before?`}
         </Alert>
       )}
       <FormSelect

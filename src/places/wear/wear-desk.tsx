@@ -1,28 +1,39 @@
 'use client';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { whyOf } from '@/core/explain/why-of';
-import { ratingScales } from '@/core/wear/rating-scales';
-import { dayOfWear, wearDayNumber } from '@/core/wear/wear-day-number';
-import { formatDay, formatIndex } from '@/ui/format';
+import { wholeSetLabel } from '@/core/draft/labels';
 import { standingForecast } from '@/core/plan/as-taken-down';
-import { dampWords } from '../sets/damp-words';
+import { EMPTY_DAY, saysSomething, type DayEntry, type Half } from '@/core/diary/day-entry';
+import { saidOfDay } from '@/core/diary/said-of-day';
+import { dayOfWear, wearDayNumber } from '@/core/wear/wear-day-number';
+import { wholeDays } from '@/core/diary/whole-days';
+import { pickedWords } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { LinkButton } from '@/ui/shell/link-button';
 import { Page, Part } from '@/ui/shell/page';
-import { wholeSetLabel } from '@/core/draft/labels';
+import { dampWords } from '../sets/damp-words';
 import { GivenUp } from '../sets/given-up';
-import { DayEntry } from './day-entry';
-import { GiveUp } from './give-up';
 import type { loadSetView } from '../sets/queries';
+import { DayCard, HalvesCard } from './day-card';
+import { GiveUp } from './give-up';
+import type { KeptEntry } from './use-days';
+import { WearStrip } from './wear-strip';
 import { dateOfDay } from './worn-day';
 import styles from './wear-desk.module.css';
-import { WearStrip } from './wear-strip';
 
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSetView>>>;
 
+/** What is kept of the days of a set, as it stands in this tab. */
+interface KeptDay extends KeptEntry {
+  readonly day: number;
+}
+
+const HALVES_OF_A_TRIAL: readonly Half[] = ['left', 'right'];
+
 /** A style being worn: one entry a day, and its end. */
-export function WearDesk({ set, clock, nowMs }: Loaded) {
+export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
   const takenDownAtMs = set.takenDownAtMs ?? nowMs;
   const { timeZone } = clock;
   const lastDay = Math.max(0, dayOfWear(takenDownAtMs, nowMs, timeZone));
@@ -32,11 +43,22 @@ export function WearDesk({ set, clock, nowMs }: Loaded) {
   const [date, setDate] = useState(() =>
     set.outcome && lastEntered !== undefined ? dateOfDay(takenDownAtMs, lastEntered, timeZone) : today,
   );
-  const [isCorrecting, setCorrecting] = useState(false);
+  const [days, setDays] = useState<readonly KeptDay[]>(() =>
+    set.wearDays.map(({ day, half, revision, ...entry }) => ({ day, half, revision, entry })),
+  );
+  const [isEnding, setEnding] = useState(false);
   const standing = standingForecast(set.forecast, set.asTakenDown);
   const { p10, p50, p90 } = standing.daysPresentable;
   const lasts = `${Math.round(p10)} to ${Math.round(p90)} days, most likely ${Math.round(p50)}`;
-  const dayNumber = wearDayNumber(date, takenDownAtMs, timeZone) ?? 0;
+  const day = wearDayNumber(date, takenDownAtMs, timeZone) ?? 0;
+  const onKept = useCallback(
+    (kept: KeptEntry) =>
+      setDays((before) => [
+        ...before.filter((one) => one.day !== day || one.half !== kept.half),
+        { ...kept, day },
+      ]),
+    [day],
+  );
 
   if (set.takenDownAtMs === null) {
     return (
@@ -47,30 +69,38 @@ export function WearDesk({ set, clock, nowMs }: Loaded) {
     );
   }
   const isOver = set.outcome !== null;
+  const halves = set.brief.parting?.trial ? HALVES_OF_A_TRIAL : (['whole'] as const);
+  const entryOf = (half: Half, of: number): DayEntry | null =>
+    days.find((one) => one.day === of && one.half === half)?.entry ?? null;
+  /** What was measured when it came down is the first day’s, until that is entered. */
+  const measuredFirst = (): DayEntry => ({
+    ...EMPTY_DAY,
+    ...(day === 0 && set.run.measured
+      ? { ratings: set.run.measured.ratings, visibleCm: set.run.measured.visibleCm }
+      : {}),
+  });
+  const known = halves.map(
+    (half): KeptEntry =>
+      days.find((one) => one.day === day && one.half === half) ?? {
+        half,
+        revision: 0,
+        entry: measuredFirst(),
+      },
+  );
+  const rated = wholeDays(days.map((one) => ({ ...one, ratings: one.entry.ratings })));
+  const Card = halves.length > 1 ? HalvesCard : DayCard;
   return (
     <Page
       title={set.headName}
       lead={
         <>
-          {wholeSetLabel(set.brief.set)}, taken down {formatDay(takenDownAtMs, clock)}.{' '}
-          <AskHow
-            topic="days"
-            name="Forecast"
-            now={`Forecast: ${lasts}. Today is day ${lastDay}.`}
-            why={whyOf(standing, 'days')}
-          />
-          : {lasts}. {dampWords(set)}
+          {wholeSetLabel(set.brief.set)}. {pickedWords(date, clock)}, day {day}. {dampWords(set)}
         </>
-      }
-      action={
-        <LinkButton href={`/sets/${set.id}`} variant="outlined">
-          Forecast and outcome
-        </LinkButton>
       }
     >
       <WearStrip
-        days={set.wearDays}
-        forecast={standing.result.byDay}
+        days={rated}
+        saidOf={(of) => saidOfDay(standing.result, of).definition}
         band={{ p10, p50, p90 }}
         takenDownAtMs={takenDownAtMs}
         clock={clock}
@@ -78,59 +108,59 @@ export function WearDesk({ set, clock, nowMs }: Loaded) {
         lastDay={lastDay}
         onChoose={setDate}
       />
-      <div className={styles.columns}>
-        <Part title="How it is holding up" note="in daylight, at arm’s length, before touching it">
-          <DayEntry
-            key={date}
-            setId={set.id}
-            date={date}
-            // What was measured when it came down is the first day’s, until that is entered.
-            measured={dayNumber === 0 ? set.run.measured : null}
-            known={set.wearDays.find((day) => day.day === dayNumber)}
-            usualNight={set.brief.wear?.night ?? 'gather-and-bonnet'}
-            onDate={setDate}
-          />
-        </Part>
-        <Part title={isOver ? 'Over' : 'When it is over'}>
-          {(!isOver || isCorrecting) && (
+      {(isOver || isEnding) && (
+        <Part title={isOver ? 'Over' : 'It is given up'}>
+          {isEnding ? (
             <GiveUp
-              key={isOver ? 'correct' : 'new'}
               setId={set.id}
               takenDownAtMs={takenDownAtMs}
               today={today}
-              days={set.wearDays}
+              days={rated}
               recorded={set.outcome}
               clock={clock}
-              onDone={() => setCorrecting(false)}
+              onDone={() => setEnding(false)}
             />
-          )}
-          {!isCorrecting && (
-            <GivenUp setId={set.id} outcome={set.outcome} onCorrect={() => setCorrecting(true)} />
-          )}
-          {set.wearDays.length > 0 && (
-            <table className={styles.days}>
-              <thead>
-                <tr>
-                  <th>Day</th>
-                  {ratingScales.map((scale) => (
-                    <th key={scale.id}>{scale.label}</th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {set.wearDays.map((day) => (
-                  <tr key={day.id}>
-                    <td>{day.day}</td>
-                    {ratingScales.map((scale) => (
-                      <td key={scale.id}>{formatIndex(day[scale.id])}</td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+          ) : (
+            <GivenUp setId={set.id} outcome={set.outcome} onCorrect={() => setEnding(true)} />
           )}
         </Part>
+      )}
+      <Card
+        key={date}
+        setId={set.id}
+        date={date}
+        day={day}
+        known={known}
+        before={halves.map((half) => {
+          const yesterday = entryOf(half, day - 1);
+          return yesterday && saysSomething(yesterday) ? yesterday : null;
+        })}
+        said={saidOfDay(standing.result, day)}
+        drawn={drawn}
+        partPath={partPath}
+        skin={set.skinTone}
+        hair={set.hairTone}
+        onKept={onKept}
+      />
+      <div className={styles.actions}>
+        <LinkButton href={`/sets/${set.id}`} variant="outlined">
+          Forecast and outcome
+        </LinkButton>
+        {!isOver && (
+          <Button variant="outlined" onClick={() => setEnding(true)}>
+            It is given up
+          </Button>
+        )}
       </div>
+      <p className={styles.hint}>
+        <AskHow
+          topic="days"
+          name="How long it lasts"
+          now={`Forecast: ${lasts}. Today is day ${lastDay}.`}
+          why={whyOf(standing, 'days')}
+        />
+        : {lasts}. What was said of a day is shown once you have rated it, so that it does not lead your hand.
+      </p>
     </Page>
   );
 }

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { aDay, aHead, ALL_DONE, aSet, aStudio, NOON, sent, tap } from '../../../tests/support/studio';
+import type { PartingEdit } from '@/core/run/parting-edit';
+import { findSet } from '../db/rows/sets';
+import { saveWearDay } from '../db/rows/wear';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { seedDemo } from '../../../scripts/demo/seed';
-import { NOON } from '../../../tests/support/studio';
 import { migrateDatabase, openDatabase } from '../db/client';
 import { createStudio, currentStudio } from '../db/rows/studios';
 import { exportStudio, importStudio, isEmptyStudio, readArchive, studioArchive } from './studio-archive';
@@ -37,6 +40,49 @@ describe('a whole studio as one file', () => {
     expect(back.errors).toEqual([]);
     expect(back.data).toHaveLength(archive.tables.wearDays.length);
     expect(back.data[0]!.id).toBe(archive.tables.wearDays[0]!.id);
+  });
+
+  it('holds all that was tapped and seen, and reads it back as it was', async () => {
+    const { database: from, studioId } = await aStudio();
+    const setId = await aSet(from, studioId, await aHead(from, studioId));
+    const parting: PartingEdit = { edit: 'split', section: 2 };
+    await tap(from, studioId, setId, [
+      sent('room', 'room', 0, { room: { temperatureC: 24, relativeHumidity: 0.4 } }),
+      sent('split', 'parted', 1, { parting }),
+      ...ALL_DONE,
+      sent('child', 'section-done', 5, 1002),
+      sent('down', 'taken-down', 600),
+      sent('m', 'measured', 610, {
+        measured: { ratings: { frizz: 2 }, visibleCm: { crown: 9 }, curlMm: {} },
+      }),
+    ]);
+    const seen = aDay({
+      marks: { frizz: [1, 1002] },
+      done: { deeds: ['misted'], redone: { as: 'twists', count: 4 }, worn: 'loose' },
+      weather: { temperatureC: 9, dewPointC: 8 },
+      visibleCm: { nape: 8 },
+    });
+    await from.write((tx) => saveWearDay(tx, studioId, setId, seen, NOON));
+    await from.write((tx) => saveWearDay(tx, studioId, setId, aDay({ revision: 1, ratings: {} }), NOON));
+    const archive = await exportStudio(from.db, studioId);
+    expect(archive.tables.setEvents).toHaveLength(9);
+    expect(archive.tables.wearDayHistory).toHaveLength(1);
+    const read = readArchive(JSON.parse(JSON.stringify(archive)));
+    expect(read.ok ? [] : read.errors).toEqual([]);
+    const to = await aDatabase();
+    const studio = await to.write((tx) => createStudio(tx, { name: 'New', timeZone: 'UTC' }, NOON));
+    if (read.ok) await to.write((tx) => importStudio(tx, studio.id, read.value));
+    const [before, after] = await Promise.all([
+      findSet(from.db, studioId, setId),
+      findSet(to.db, studio.id, setId),
+    ]);
+    expect(after!.run).toEqual(before!.run);
+    expect(after!.run.doneAtMs.has(1002)).toBe(true);
+    expect(after!.wearDays).toEqual(before!.wearDays);
+    expect((await exportStudio(to.db, studio.id)).tables.wearDayHistory).toEqual(
+      archive.tables.wearDayHistory,
+    );
+    from.close();
   });
 
   it('is read from before there were mixes, prices and schools', async () => {

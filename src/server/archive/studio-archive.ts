@@ -12,6 +12,7 @@ import {
   type Range,
 } from '@/core/formats/ranges';
 import { MAX_SECTIONS } from '@/core/parting/generate';
+import { MOST_SECTION_NUMBER } from '@/core/parting/section-name';
 import { displaySettings, readDisplay } from '@/core/formats/read-display';
 import { fieldErrors, type Checked, type FieldError } from '@/core/formats/field-error';
 import { planFile } from '@/core/formats/plan-file';
@@ -20,6 +21,11 @@ import { headInput } from '@/core/formats/brief';
 import { isTimeZone, readBrief } from '@/core/formats/read-brief';
 import { ZONES } from '@/core/hair/zone';
 import { MAX_TIME_MS } from '@/core/formats/time-bounds';
+import { measured } from '@/core/run/measured';
+import { partingEdit } from '@/core/run/parting-edit';
+import { roomAir } from '@/core/run/room-sensor';
+import { dayDone, dayEntry, dayMarks, dayWeather, visibleLengths } from '@/core/diary/day-entry';
+import { RATING_IDS } from '@/core/wear/rating-scales';
 import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
@@ -37,6 +43,7 @@ import {
   setSections,
   studios,
   tools,
+  wearDayHistory,
   wearDays,
   zoneMeasurements,
 } from '../db/schema';
@@ -56,12 +63,13 @@ const TABLES = {
   setSections,
   setEvents,
   wearDays,
+  wearDayHistory,
   outcomes,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
 /** Tables that older archives do not have. */
-const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers'];
+const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers', 'wearDayHistory'];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** Letters of any one text: far above what a form takes. */
@@ -69,20 +77,17 @@ const MOST_LETTERS = 20_000;
 const ends = ({ low, high }: Range): readonly [number, number] => [low, high];
 /** Bounds of numbers by their column, over all tables; the others are bounded by `ANY_NUMBER`. */
 const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
-  ...Object.fromEntries(
-    ['definition', 'frizz', 'volume', 'moisture', 'shine'].map((scale) => [scale, [0, 10] as const]),
-  ),
+  ...Object.fromEntries(RATING_IDS.map((scale) => [scale, [0, 10] as const])),
   day: ends(WEAR_DAYS),
   lastGoodDay: ends(WEAR_DAYS),
   number: [1, MAX_SECTIONS],
-  sectionNumber: [1, MAX_SECTIONS],
+  sectionNumber: [1, MOST_SECTION_NUMBER],
   ...Object.fromEntries(
     Object.entries({ ...HEAD_RANGES, ...TOOL_RANGES, ...DRYER_RANGES }).map(([column, range]) => [
       column,
       ends(range),
     ]),
   ),
-  visibleLengthCm: [0, 150],
   waterShare: ends(LAYER_RANGES.waterShare),
   keepsDays: [1, 1000],
 };
@@ -136,6 +141,14 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
     .array(z.strictObject({ productId: z.string().max(64), parts: z.number().min(0).max(1000) }))
     .max(12),
   of: z.array(z.string().max(64)).max(700),
+  measured,
+  room: roomAir,
+  parting: partingEdit,
+  marks: dayMarks,
+  done: dayDone,
+  weather: dayWeather,
+  visibleCm: visibleLengths,
+  entry: dayEntry,
   moved: z.strictObject({
     measurements: z.array(z.string().max(64)),
     plans: z.array(z.string().max(64)),
@@ -149,7 +162,12 @@ function columnSchema(name: string, column: Column): z.ZodType {
     string: () => z.string().max(MOST_LETTERS, `${name} is longer than ${MOST_LETTERS} letters`),
     number: () => numberOf(name),
     boolean: () => z.boolean(),
-    custom: () => JSON_COLUMNS[name] ?? timeMs,
+    custom: () => {
+      const own = JSON_COLUMNS[name] ?? (name.endsWith('Ms') ? timeMs : null);
+      // A column that nobody gave a shape here would be written and never read again.
+      if (!own) throw new RangeError(`an archive cannot hold the column ${name} yet`);
+      return own;
+    },
   };
   const kind = kinds[column.dataType]?.() ?? z.never();
   // What an older archive does not know yet may be missing: it is null, or has its default.
@@ -175,6 +193,14 @@ const oldCheck = z.strictObject({
   atMs: timeMs,
 });
 
+/** Days of archives from before a length could be of any zone: it was the crown's. */
+const withZones = (raw: unknown): unknown => {
+  const old = z.looseObject({ visibleLengthCm: z.number().nullable() }).safeParse(raw);
+  if (!old.success) return raw;
+  const { visibleLengthCm, ...day } = old.data;
+  return { ...day, visibleCm: visibleLengthCm === null ? {} : { crown: visibleLengthCm } };
+};
+
 /** A whole studio as one file. */
 export const studioArchive = z
   .strictObject({
@@ -196,7 +222,8 @@ export const studioArchive = z
     tables: z.strictObject({
       ...(Object.fromEntries(
         TABLE_NAMES.map((name) => {
-          const rows = z.array(rowSchema(TABLES[name]));
+          const row = rowSchema(TABLES[name]);
+          const rows = z.array(name === 'wearDays' ? z.preprocess(withZones, row) : row);
           return [name, LATER_TABLES.includes(name) ? rows.default([]) : rows];
         }),
       ) as Record<TableName, z.ZodArray<ReturnType<typeof rowSchema>>>),
@@ -254,6 +281,7 @@ const POINTS: readonly (readonly [from: TableName, column: string, to: TableName
   ['setSections', 'setId', 'sets'],
   ['setEvents', 'setId', 'sets'],
   ['wearDays', 'setId', 'sets'],
+  ['wearDayHistory', 'wearDayId', 'wearDays'],
   ['outcomes', 'setId', 'sets'],
 ];
 

@@ -10,8 +10,9 @@ import {
   YAxis,
 } from 'recharts';
 import type { WearDayForecast } from '@/core/plan/set-result';
+import type { RatedDay } from '@/core/wear/last-good-day';
 import styles from './wear-chart.module.css';
-import { wearSeries, type WornRatings } from './wear-series';
+import { wearSeries } from './wear-series';
 
 /** Definition and frizz by day: forecast as lines, entries as marks, with the same figures in a table. */
 export function WearChart({
@@ -19,7 +20,7 @@ export function WearChart({
   days,
 }: {
   forecast: readonly WearDayForecast[];
-  days: readonly WornRatings[];
+  days: readonly RatedDay[];
 }) {
   const data = wearSeries(forecast, days);
   return (

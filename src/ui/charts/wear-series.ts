@@ -1,10 +1,5 @@
 import type { WearDayForecast } from '@/core/plan/set-result';
-
-export interface WornRatings {
-  readonly day: number;
-  readonly definition: number;
-  readonly frizz: number;
-}
+import type { RatedDay } from '@/core/wear/last-good-day';
 
 /** One day of the chart; missing figures stay missing. */
 export interface WearPoint {
@@ -16,7 +11,7 @@ export interface WearPoint {
 }
 
 /** Lays forecast and entries side by side, from day 0 to the later of both ends. */
-export function wearSeries(forecast: readonly WearDayForecast[], days: readonly WornRatings[]): WearPoint[] {
+export function wearSeries(forecast: readonly WearDayForecast[], days: readonly RatedDay[]): WearPoint[] {
   const last = Math.max(forecast.length - 1, ...days.map((day) => day.day));
   return Array.from({ length: last + 1 }, (_, day) => {
     const expected = forecast[day];
@@ -24,7 +19,8 @@ export function wearSeries(forecast: readonly WearDayForecast[], days: readonly 
     return {
       day,
       ...(expected ? { forecastDefinition: expected.definition, forecastFrizz: expected.frizz } : {}),
-      ...(entry ? { definition: entry.definition, frizz: entry.frizz } : {}),
+      ...(entry?.ratings.definition !== undefined && { definition: entry.ratings.definition }),
+      ...(entry?.ratings.frizz !== undefined && { frizz: entry.ratings.frizz }),
     };
   });
 }

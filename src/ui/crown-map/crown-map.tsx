@@ -2,6 +2,7 @@
 import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { ZONE_LABEL } from '@/core/hair/zone';
+import { WEAR_MARK_IDS, type WearMarkId } from '@/core/diary/day-words';
 import { sectionName } from '@/core/parting/section-name';
 import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
@@ -41,6 +42,13 @@ const PLAIN: SectionState = { kind: 'plain' };
 /** Numbers smaller than this cannot be read and are left to the focus ring. */
 const SMALLEST_LABEL = 4.6;
 const DIGIT_PAUSE_MS = 700;
+/** The hatch of what is wrong, apart by form and by place, so that two of them lie beside each other. */
+const MARK_STROKES: Readonly<Record<WearMarkId, string>> = {
+  frizz: 'M0 2q1.500 -2 3 0t3 0t3 0t3 0',
+  'lost-shape': 'M1 5l3 3M4 5l-3 3M7 5l3 3M10 5l-3 3',
+  dry: 'M3 3.500h0.100M9 3.500h0.100',
+  itch: 'M0 6l2 -3l2 3l2 -3l2 3l2 -3l2 3',
+};
 
 /** The scalp from above, sections numbered in working order. One map for every place. */
 export function CrownMap(props: CrownMapProps) {
@@ -117,6 +125,11 @@ export function CrownMap(props: CrownMapProps) {
         <pattern id={`${id}done`} width="5" height="5" patternUnits="userSpaceOnUse">
           <circle cx="2.500" cy="2.500" r="0.550" className={styles.doneDot} />
         </pattern>
+        {WEAR_MARK_IDS.map((mark) => (
+          <pattern key={mark} id={`${id}${mark}`} width="12" height="8" patternUnits="userSpaceOnUse">
+            <path d={MARK_STROKES[mark]} className={styles.markStroke} data-mark={mark} />
+          </pattern>
+        ))}
         {sections.map((section) => (
           <clipPath key={section.number} id={`${id}c${section.number}`}>
             <path d={section.path} />
@@ -180,6 +193,8 @@ export function CrownMap(props: CrownMapProps) {
               {state.kind === 'drying' && (
                 <path d={section.path} fill={`url(#${id}wet${wetStep(state.chanceDry)})`} />
               )}
+              {state.kind === 'marked' &&
+                state.marks.map((mark) => <path key={mark} d={section.path} fill={`url(#${id}${mark})`} />)}
               <Motif section={section} kind={motifOf(section.number)} stroke={hair.stroke} />
               {state.kind === 'in-hand' && (
                 <path d={section.path} className={styles.inHand} clipPath={`url(#${id}c${section.number})`} />

@@ -1,3 +1,5 @@
+import { wearMarks, type WearMarkId } from '@/core/diary/day-words';
+import { listed } from '@/core/words/words';
 import { formatChance } from '../format';
 import type { HandMark } from './hand-marks';
 
@@ -10,7 +12,9 @@ export type SectionState =
   /** `hand` where more than one pair of hands is at the head. */
   | { readonly kind: 'done'; readonly hand?: HandMark | undefined }
   | { readonly kind: 'drying'; readonly chanceDry: number }
-  | { readonly kind: 'dry' };
+  | { readonly kind: 'dry' }
+  /** Something is wrong there while it is worn. */
+  | { readonly kind: 'marked'; readonly marks: readonly WearMarkId[] };
 
 /** Chance of being dry from which a section is drawn as dry. */
 export const DRAWN_DRY = 0.95;
@@ -32,6 +36,8 @@ export function stateWords(state: SectionState): string {
       return state.hand ? `done by ${state.hand.words}` : 'done';
     case 'dry':
       return 'dry';
+    case 'marked':
+      return listed(state.marks.map((mark) => wearMarks[mark].label.toLowerCase()));
     case 'drying':
       return `${formatChance(state.chanceDry).replace('%', 'percent')} sure to be dry`;
   }

@@ -1,17 +1,8 @@
 'use client';
 import { useId } from 'react';
-import type { RatingScale } from '@/core/wear/rating-scales';
+import { anchorWords, type RatingScale } from '@/core/wear/rating-scales';
 import { formatIndex } from '../format';
 import styles from './rating-field.module.css';
-
-/** The words of the nearest anchor of a scale. */
-export function anchorWords({ anchors }: RatingScale, value: number): string {
-  const points = [0, 3, 5, 8, 10] as const;
-  const nearest = points.reduce((best, point) =>
-    Math.abs(point - value) < Math.abs(best - value) ? point : best,
-  );
-  return anchors[nearest];
-}
 
 /** A 0–10 rating in half points with its anchor said beside it; digits set it, 0 pressed after 1 makes 10. */
 export function RatingField({

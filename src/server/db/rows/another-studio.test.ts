@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../tests/support/briefs';
 import {
+  aDay,
   aHead,
   ALL_DONE,
   aSet,
@@ -56,18 +57,7 @@ const TOOL: shelf.ToolCard = {
   swatch: '#888888',
 };
 const NEW = { id: null, revision: 0 };
-const DAY = {
-  day: 1,
-  definition: 7,
-  frizz: 3,
-  volume: 5,
-  moisture: 5,
-  shine: 5,
-  night: 'gather-and-bonnet',
-  visibleLengthCm: null,
-  note: '',
-  revision: 0,
-};
+const DAY = aDay();
 const OUTCOME = { lastGoodDay: 1, reason: 'frizz', note: '' };
 
 beforeAll(async () => {
@@ -248,6 +238,8 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   saveWearDay: (tx) => wear.saveWearDay(tx, otherId, theirs.setId, { ...DAY, day: 2 }, NOON),
   endSet: (tx) => wear.endSet(tx, otherId, theirs.setId, { ...OUTCOME, note: 'x' }, NOON),
   reopenSet: (tx) => wear.reopenSet(tx, otherId, theirs.setId),
+  wearDaysOf: (tx) => wear.wearDaysOf(tx, otherId, theirs.setId),
+  findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
 };
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { aHead, ALL_DONE, aSet, aStudio, NOON, sent, tap } from '../../../../tests/support/studio';
+import { aDay, aHead, ALL_DONE, aSet, aStudio, NOON, sent, tap } from '../../../../tests/support/studio';
 import { aBrief } from '../../../../tests/support/briefs';
 import type { Database } from '../client';
 import type { PartingEdit } from '@/core/run/parting-edit';
@@ -21,9 +21,6 @@ afterEach(() => database.close());
 
 const record = (events: readonly unknown[]) => tap(database, studioId, setId, events);
 const theSet = async (): Promise<SetRecord> => (await findSet(database.db, studioId, setId))!;
-const entry = {
-  definition: 6, frizz: 3, volume: 5, moisture: 7, shine: 6, night: 'scarf', visibleLengthCm: null, note: '',
-}; // prettier-ignore
 
 describe('taps at the chair', () => {
   it('are each told what became of them, and one that is refused takes no other with it', async () => {
@@ -249,7 +246,7 @@ describe('dryness checks and the takedown', () => {
   it('days of wear keep their dates when the takedown moves, and stop it where they cannot', async () => {
     await record([...ALL_DONE, sent('t', 'taken-down', 1440)]);
     for (const day of [0, 1])
-      await database.write((tx) => saveWearDay(tx, studioId, setId, { ...entry, day, revision: 0 }, NOON));
+      await database.write((tx) => saveWearDay(tx, studioId, setId, aDay({ day, revision: 0 }), NOON));
     await database.write((tx) =>
       endSet(tx, studioId, setId, { lastGoodDay: 1, reason: 'frizz', note: '' }, NOON + 2 * DAY_MS),
     );

@@ -1,6 +1,16 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { aBrief } from '../../../../tests/support/briefs';
-import { aHead, ALL_DONE, aSet, aStudio, CARD, NOON, sent, tap } from '../../../../tests/support/studio';
+import {
+  aDay,
+  aHead,
+  ALL_DONE,
+  aSet,
+  aStudio,
+  CARD,
+  NOON,
+  sent,
+  tap,
+} from '../../../../tests/support/studio';
 import type { Database } from '../client';
 import { createHead, type HeadRecord } from './heads';
 import { createPlan, findPlan, setPlanStatus } from './plans';
@@ -21,9 +31,6 @@ beforeEach(async () => {
 afterEach(() => database.close());
 
 const record = (setId: string, events: readonly unknown[]) => tap(database, studioId, setId, events);
-const entry = {
-  definition: 6, frizz: 3, volume: 5, moisture: 7, shine: 6, night: 'scarf', visibleLengthCm: null, note: '',
-}; // prettier-ignore
 const stages = async () => {
   const counts = await countSets(database.db, studioId);
   return Object.entries(counts)
@@ -39,7 +46,7 @@ describe('sets', () => {
     expect((await findSet(database.db, studioId, setId))!.installedAtMs).toBe(NOON + 4 * 60_000);
     await record(setId, [sent('t', 'taken-down', 600)]);
     expect(await stages()).toEqual(['worn', 'all']);
-    await database.write((tx) => saveWearDay(tx, studioId, setId, { ...entry, day: 0, revision: 0 }, NOON));
+    await database.write((tx) => saveWearDay(tx, studioId, setId, aDay({ day: 0, revision: 0 }), NOON));
     await database.write((tx) =>
       endSet(tx, studioId, setId, { lastGoodDay: 3, reason: 'frizz', note: '' }, NOON + 1),
     );
@@ -205,7 +212,7 @@ describe('days of wear and the end', () => {
   it('refuse a day before the takedown, and a second tab over the first', async () => {
     const setId = await aSet(database, studioId, head);
     const wear = (day: number, revision: number) =>
-      database.write((tx) => saveWearDay(tx, studioId, setId, { ...entry, day, revision }, NOON));
+      database.write((tx) => saveWearDay(tx, studioId, setId, aDay({ day, revision }), NOON));
     await expect(wear(0, 0)).rejects.toThrow('not been taken down yet');
     await record(setId, [...ALL_DONE, sent('t', 'taken-down', 600)]);
     await expect(wear(-1, 0)).rejects.toThrow('before the takedown');

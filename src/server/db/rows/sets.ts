@@ -8,12 +8,12 @@ import { ZONES } from '@/core/hair/zone';
 import type { RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
 import type { Reader } from '../client';
-import { heads, outcomes, sets, setSections, wearDays } from '../schema';
+import { heads, outcomes, sets, setSections } from '../schema';
 import { readJson, requireJson } from './json';
 import { briefShape } from './kept-brief';
 import { facts, standing, type SetListing } from './set-lists';
 import { eventsOf } from './set-log';
-import type { Outcome, WearDay } from './wear';
+import { wearDaysOf, type Outcome, type WearDay } from './wear';
 
 export type SetSection = Omit<typeof setSections.$inferSelect, 'studioId' | 'setId'>;
 
@@ -101,11 +101,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
       .where(and(eq(setSections.studioId, studioId), eq(setSections.setId, id)))
       .orderBy(asc(setSections.number)),
     eventsOf(reader, studioId, id),
-    reader
-      .select()
-      .from(wearDays)
-      .where(and(eq(wearDays.studioId, studioId), eq(wearDays.setId, id)))
-      .orderBy(asc(wearDays.day)),
+    wearDaysOf(reader, studioId, id),
     reader
       .select()
       .from(outcomes)

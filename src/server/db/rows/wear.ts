@@ -1,12 +1,112 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import type { z } from 'zod';
+import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
 import { WEAR_DAYS } from '@/core/formats/ranges';
+import {
+  dayDone,
+  dayEntry,
+  dayMarks,
+  dayWeather,
+  EMPTY_DAY,
+  ENTRY_SOURCES,
+  HALVES,
+  visibleLengths,
+  type DayEntry,
+  type EntrySource,
+  type Half,
+} from '@/core/diary/day-entry';
+import { RATING_IDS, type RatingId } from '@/core/wear/rating-scales';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { outcomes, sets, wearDays } from '../schema';
+import { outcomes, sets, wearDayHistory, wearDays } from '../schema';
+import { readJson } from './json';
 
-export type WearDay = Omit<typeof wearDays.$inferSelect, 'studioId' | 'setId' | 'updatedAtMs'>;
+/** One day of wear as it is kept. */
+export interface WearDay extends DayEntry {
+  readonly id: string;
+  /** Days since the takedown. */
+  readonly day: number;
+  readonly half: Half;
+  /** Who rated it; null where nobody said. */
+  readonly ratedBy: string | null;
+  readonly source: EntrySource;
+  readonly revision: number;
+}
+
+/** A day of wear to be kept: over the revision that its writer saw, 0 for a new one. */
+export type WearDayToKeep = Omit<WearDay, 'id'>;
+
+type WearRow = typeof wearDays.$inferSelect;
+
+/** The days of wear of a set, in order; what cannot be read of one is left out. */
+export async function wearDaysOf(reader: Reader, studioId: string, setId: string): Promise<WearDay[]> {
+  const rows = await reader
+    .select()
+    .from(wearDays)
+    .where(and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId)))
+    .orderBy(asc(wearDays.day), asc(wearDays.half));
+  return rows.map(readWearDay);
+}
+
+/** One day of wear of a half, or null. */
+export async function findWearDay(
+  reader: Reader,
+  studioId: string,
+  setId: string,
+  day: number,
+  half: Half,
+): Promise<WearDay | null> {
+  const [row] = await reader
+    .select()
+    .from(wearDays)
+    .where(
+      and(
+        eq(wearDays.studioId, studioId),
+        eq(wearDays.setId, setId),
+        eq(wearDays.day, day),
+        eq(wearDays.half, half),
+      ),
+    );
+  return row ? readWearDay(row) : null;
+}
+
+function readWearDay({ id, day, half, ratedBy, source, revision, ...row }: WearRow): WearDay {
+  const rated = RATING_IDS.filter((scale) => row[scale] !== null).map((scale) => [scale, row[scale]]);
+  const read = <T>(shape: z.ZodType<T>, value: unknown, otherwise: T): T =>
+    readJson(shape, value) ?? otherwise;
+  return {
+    id,
+    day,
+    half: HALVES.find((own) => own === half) ?? 'whole',
+    ratedBy,
+    source: ENTRY_SOURCES.find((own) => own === source) ?? 'studio',
+    revision,
+    ratings: read(dayEntry.shape.ratings.unwrap(), Object.fromEntries(rated), {}),
+    marks: read(dayMarks, row.marks, {}),
+    night: NIGHT_CARE_IDS.find((own) => own === row.night) ?? null,
+    done: read(dayDone, row.done, EMPTY_DAY.done),
+    weather: readJson(dayWeather, row.weather),
+    visibleCm: read(visibleLengths, row.visibleCm, {}),
+    note: row.note,
+  };
+}
+
+/** The columns of what an entry says. */
+const columnsOf = ({ ratings, marks, night, done, weather, visibleCm, note }: DayEntry) => ({
+  ...(Object.fromEntries(RATING_IDS.map((scale) => [scale, ratings[scale] ?? null])) as Record<
+    RatingId,
+    number | null
+  >),
+  marks,
+  night,
+  done,
+  weather,
+  visibleCm,
+  note,
+});
+
 export type Outcome = Omit<typeof outcomes.$inferSelect, 'studioId' | 'setId' | 'createdAtMs'>;
 
 async function wornSet(tx: Tx, studioId: string, setId: string) {
@@ -19,7 +119,7 @@ async function wornSet(tx: Tx, studioId: string, setId: string) {
 }
 
 /**
- * Saves one day of wear; a day already entered is replaced over the revision the writer saw.
+ * Saves one day of wear; a day already entered is replaced over the revision the writer saw, and kept in its history.
  *
  * @throws AppError not-found, conflict, or invalid for a day the style was not worn
  */
@@ -27,25 +127,39 @@ export async function saveWearDay(
   tx: Tx,
   studioId: string,
   setId: string,
-  entry: Omit<WearDay, 'id'>,
+  kept: WearDayToKeep,
   nowMs: number,
 ): Promise<void> {
   const set = await wornSet(tx, studioId, setId);
   if (set.takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
-  if (entry.day < 0)
+  if (kept.day < 0)
     throw invalid('date', 'that day is before the takedown; choose the takedown day or later');
-  if (entry.day > WEAR_DAYS.high)
+  if (kept.day > WEAR_DAYS.high)
     throw invalid('date', `that day is more than ${WEAR_DAYS.high} days after the takedown`);
-  const [before] = await tx
-    .select({ revision: wearDays.revision })
-    .from(wearDays)
-    .where(and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId), eq(wearDays.day, entry.day)));
-  if ((before?.revision ?? 0) !== entry.revision) throw new AppError('conflict');
-  const row = { ...entry, revision: entry.revision + 1, updatedAtMs: nowMs };
-  await tx
-    .insert(wearDays)
-    .values({ id: newId(nowMs), studioId, setId, ...row })
-    .onConflictDoUpdate({ target: [wearDays.setId, wearDays.day], set: row });
+  const { day, half, ratedBy, source, revision } = kept;
+  const ofDay = and(
+    eq(wearDays.studioId, studioId),
+    eq(wearDays.setId, setId),
+    eq(wearDays.day, day),
+    eq(wearDays.half, half),
+  );
+  const [before] = await tx.select().from(wearDays).where(ofDay);
+  if ((before?.revision ?? 0) !== revision) throw new AppError('conflict');
+  const row = { ...columnsOf(kept), ratedBy, source, revision: revision + 1, updatedAtMs: nowMs };
+  if (!before) {
+    await tx.insert(wearDays).values({ id: newId(nowMs), studioId, setId, day, half, ...row });
+    return;
+  }
+  await tx.insert(wearDayHistory).values({
+    id: newId(nowMs),
+    studioId,
+    wearDayId: before.id,
+    entry: dayEntry.parse(readWearDay(before)),
+    ratedBy: before.ratedBy,
+    source: before.source,
+    replacedAtMs: nowMs,
+  });
+  await tx.update(wearDays).set(row).where(ofDay);
 }
 
 /**

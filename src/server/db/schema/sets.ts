@@ -5,6 +5,7 @@ import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { Measured } from '@/core/run/measured';
 import type { RoomAir } from '@/core/run/room-sensor';
+import type { DayDone, DayEntry, DayMarks, DayWeather, EntrySource, Half } from '@/core/diary/day-entry';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
@@ -129,18 +130,49 @@ export const wearDays = sqliteTable(
       .notNull()
       .references(() => sets.id, { onDelete: 'cascade' }),
     day: integer('day').notNull(),
-    definition: real('definition').notNull(),
-    frizz: real('frizz').notNull(),
-    volume: real('volume').notNull(),
-    moisture: real('moisture').notNull(),
-    shine: real('shine').notNull(),
-    night: text('night').notNull(),
-    visibleLengthCm: real('visible_length_cm'),
+    /** The whole head, or one side of a half-head trial. */
+    half: text('half').$type<Half>().notNull().default('whole'),
+    /** Ratings, 0 to 10; null for what was not rated. */
+    definition: real('definition'),
+    frizz: real('frizz'),
+    volume: real('volume'),
+    moisture: real('moisture'),
+    shine: real('shine'),
+    hold: real('hold'),
+    /** Sections where something is wrong. */
+    marks: json<DayMarks>('marks').notNull().default({}),
+    /** Care of the night before; null where nobody said. */
+    night: text('night'),
+    /** What was done to it and how it was worn. */
+    done: json<DayDone>('done').notNull().default({ deeds: [], redone: null, worn: null }),
+    weather: json<DayWeather>('weather'),
+    /** Visible length by zone where it was measured, cm. */
+    visibleCm: json<DayEntry['visibleCm']>('visible_cm').notNull().default({}),
     note: text('note').notNull(),
+    /** Who rated it; null where nobody said. */
+    ratedBy: text('rated_by'),
+    source: text('source').$type<EntrySource>().notNull().default('studio'),
     revision: integer('revision').notNull(),
     updatedAtMs: timeMs('updated_at_ms').notNull(),
   },
-  (table) => [uniqueIndex('one_entry_a_day').on(table.setId, table.day)],
+  (table) => [uniqueIndex('one_entry_a_half_a_day').on(table.setId, table.day, table.half)],
+);
+
+/** What an entry said before a later one took its place. */
+export const wearDayHistory = sqliteTable(
+  'wear_day_history',
+  {
+    id: text('id').primaryKey(),
+    studioId: ofStudio(),
+    wearDayId: text('wear_day_id')
+      .notNull()
+      .references(() => wearDays.id, { onDelete: 'cascade' }),
+    entry: json<DayEntry>('entry').notNull(),
+    ratedBy: text('rated_by'),
+    source: text('source').$type<EntrySource>().notNull(),
+    replacedAtMs: timeMs('replaced_at_ms').notNull(),
+  },
+  (table) => [index('history_by_day').on(table.wearDayId)],
 );
 
 /** How a style ended. */

@@ -1,0 +1,32 @@
+import { rangesOf } from '../plan/result-ranges';
+import type { PlanFile } from '../formats/plan-file';
+import { clamp } from '../units/clamp';
+import type { RatingId } from '../wear/rating-scales';
+
+/** What was forecast of one scale on one day. */
+export interface Said {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+/**
+ * What was said of a day beforehand, for the scales that are forecast: as far round the figure of that day as the range
+ * of the first day reaches.
+ */
+export function saidOfDay(result: PlanFile['result'], day: number): Partial<Record<RatingId, Said>> {
+  const of = result.byDay.find((one) => one.day === day);
+  if (!of) return {};
+  const first = { definition: result.definition, frizz: result.frizz, volume: rangesOf(result).volume };
+  const middleOf = {
+    definition: result.definition.p50,
+    frizz: result.frizz.p50,
+    volume: result.volume,
+  };
+  const round = (scale: 'definition' | 'frizz' | 'volume'): Said => ({
+    low: clamp(of[scale] - (middleOf[scale] - first[scale].p10), 0, 10),
+    middle: of[scale],
+    high: clamp(of[scale] + (first[scale].p90 - middleOf[scale]), 0, 10),
+  });
+  return { definition: round('definition'), frizz: round('frizz'), volume: round('volume') };
+}

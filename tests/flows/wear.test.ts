@@ -1,0 +1,166 @@
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { openPage, PHONE } from '../support/browser';
+import { letHoursPass } from '../support/clock';
+import { press, see, seeGone, touch } from '../support/hands';
+import { setScene } from '../support/scene';
+
+const scene = setScene('demo');
+const SCALES = ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine', 'Hold'] as const;
+
+let setId: string;
+beforeAll(async () => {
+  const { rows } = await scene.database.client.execute(
+    'select id from sets where taken_down_at_ms is not null and ended_at_ms is null',
+  );
+  setId = String(rows[0]!.id);
+});
+
+const kept = async (day: number) => {
+  const { rows } = await scene.database.client.execute({
+    sql: 'select * from wear_days where set_id = ? and day = ? order by half',
+    args: [setId, day],
+  });
+  return rows;
+};
+const ratingsOf = (row: Record<string, unknown> | undefined) =>
+  SCALES.map((name) => row?.[name.toLowerCase()]);
+const sliders = (page: Page) =>
+  page.$$eval('[aria-label="How it is holding up"] input[type="range"]', (all) =>
+    all.map((one) => one.getAttribute('aria-valuetext')),
+  );
+/** Touches a scale where a rating lies on it. */
+async function touchScale(page: Page, name: string, rating: number): Promise<void> {
+  const slider = await page.waitForSelector(`::-p-aria([name="${name}"][role="slider"])`);
+  const { x, y, width, height } = (await slider!.boundingBox())!;
+  const client = await page.createCDPSession();
+  const point = { x: x + 0.5 + ((width - 1) * rating) / 10, y: y + height - 12 };
+  await Promise.all([
+    client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [point] }),
+    client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }),
+  ]);
+  await client.detach();
+}
+const isKept = (page: Page) => see(page, '✓ kept');
+const chooseDay = (page: Page, day: number) =>
+  page.click(`ol[aria-label="Days of wear"] li:nth-child(${day + 1}) button`);
+
+describe('a week of entries by touch at 390 px', () => {
+  it('a day is six touches, all in sight, and what was said of it shows only after', async () => {
+    const { page, problems } = await openPage(scene.browser, PHONE);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    expect(await sliders(page)).toEqual(SCALES.map(() => 'not rated yet'));
+    expect(await page.evaluate(() => document.body.innerText)).not.toContain('we said');
+    // Every scale, to its ruler, lies on the first screen.
+    const places = await page.evaluate(() => document.querySelector('nav')!.getBoundingClientRect().top);
+    for (const name of SCALES) {
+      const slider = await page.waitForSelector(`::-p-aria([name="${name}"][role="slider"])`);
+      const { y, height } = (await slider!.boundingBox())!;
+      expect(y + height, name).toBeLessThanOrEqual(places);
+    }
+    for (const [i, name] of SCALES.entries()) await touchScale(page, name, [6, 4, 7, 5.5, 6, 8][i]!);
+    await isKept(page);
+    expect(ratingsOf((await kept(2))[0])).toEqual([6, 4, 7, 5.5, 6, 8]);
+    await see(page, 'we said 6');
+    expect(problems).toEqual([]);
+    await page.close();
+  });
+
+  it('same as yesterday is one touch, then what changed, then one more; six days in a row', async () => {
+    const { page } = await openPage(scene.browser, PHONE);
+    for (let day = 3; day <= 6; day++) {
+      await letHoursPass(scene.database, setId, 24);
+      await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+      expect(await sliders(page)).toEqual(SCALES.map(() => 'not rated yet'));
+      const same = await page.waitForSelector('::-p-aria([name="Same as yesterday"])');
+      await touch(page, same!);
+      await page.waitForFunction(
+        () => document.querySelectorAll('input[aria-valuetext$="as yesterday, not taken yet"]').length === 6,
+      );
+      // Pale is not kept.
+      expect(await kept(day)).toHaveLength(0);
+      await touchScale(page, 'Frizz', Math.min(10, 4 + (day - 2)));
+      const rest = await page.waitForSelector('::-p-aria([name="All the rest as yesterday"])');
+      await touch(page, rest!);
+      await isKept(page);
+      await expect.poll(async () => ratingsOf((await kept(day))[0])[5]).toBe(8);
+      expect(ratingsOf((await kept(day))[0])).toEqual([6, 4 + (day - 2), 7, 5.5, 6, 8]);
+    }
+    await page.close();
+  });
+
+  it('where, what was done, the night, the weather and how it is worn are kept with it', async () => {
+    const { page } = await openPage(scene.browser, PHONE);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    for (const name of ['Misted', 'Re-twisted', 'Scarf', 'Half up']) await press(page, name);
+    await page.click('::-p-xpath(//*[@role="group" and @aria-label="Weather"]//button)');
+    await touch(page, '[data-section="19"]');
+    await press(page, 'nape');
+    await page.click(
+      '::-p-xpath(//*[@role="group" and @aria-label="Where"]//button[starts-with(., "Itch")])',
+    );
+    await touch(page, '[data-section="19"]');
+    await isKept(page);
+    await expect
+      .poll(async () => JSON.parse(String((await kept(6))[0]!.marks)) as unknown)
+      .toMatchObject({ itch: [19] });
+    const [row] = await kept(6);
+    const marks = JSON.parse(String(row!.marks)) as { frizz: number[] };
+    expect(marks.frizz).toContain(19);
+    expect(marks.frizz.length).toBeGreaterThan(1);
+    expect(JSON.parse(String(row!.done))).toEqual({
+      deeds: ['misted'],
+      redone: { as: 'twists', count: 6 },
+      worn: 'half-up',
+    });
+    expect(row!.night).toBe('scarf');
+    expect(row!.weather).not.toBeNull();
+    expect(await page.$eval('[data-section="19"]', (own) => own.getAttribute('aria-label'))).toMatch(
+      /frizz and itch/,
+    );
+    await page.close();
+  });
+});
+
+describe('an entry in two tabs', () => {
+  it('the second is told, keeps what it has, and chooses; what is replaced stays in the history', async () => {
+    const [one, two] = [await openPage(scene.browser), await openPage(scene.browser)];
+    for (const { page } of [one, two]) {
+      await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+      await chooseDay(page, 5);
+    }
+    const rate = async (page: Page, key: '2' | '9') => {
+      await page.focus('::-p-aria([name="Shine"][role="slider"])');
+      await page.keyboard.press(key);
+    };
+    await rate(one.page, '2');
+    await expect.poll(async () => (await kept(5))[0]!.shine).toBe(2);
+    await rate(two.page, '9');
+    await see(two.page, 'entered in another tab meanwhile');
+    expect((await kept(5))[0]!.shine).toBe(2);
+    await press(two.page, 'Keep mine');
+    await seeGone(two.page, 'entered in another tab meanwhile');
+    await expect.poll(async () => (await kept(5))[0]!.shine).toBe(9);
+    const { rows } = await scene.database.client.execute({
+      sql: 'select entry from wear_day_history where wear_day_id = ? order by replaced_at_ms',
+      args: [String((await kept(5))[0]!.id)],
+    });
+    expect(
+      rows.map(({ entry }) => (JSON.parse(String(entry)) as { ratings: { shine: number } }).ratings.shine),
+    ).toEqual(expect.arrayContaining([2]));
+    await one.page.close();
+    await two.page.close();
+  });
+});
+
+describe('a tap just before a reload', () => {
+  it('is kept after it', async () => {
+    const { page } = await openPage(scene.browser);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    await page.focus('::-p-aria([name="Volume"][role="slider"])');
+    await page.keyboard.press('3');
+    await page.reload({ waitUntil: 'networkidle2' });
+    await expect.poll(async () => (await kept(6))[0]!.volume).toBe(3);
+    await page.close();
+  });
+});
