@@ -95,7 +95,7 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
   response.headers.set('cross-origin-resource-policy', 'same-origin');
-  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  response.headers.set('permissions-policy', 'camera=(self), microphone=(), geolocation=()');
   return response;
 }
 

@@ -2,6 +2,7 @@ import { Temporal } from 'temporal-polyfill';
 import type { BriefInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerDraft, answerView, drawTo } from '@/core/plan/answer-view';
+import { halfOutcome } from '@/core/diary/outcome';
 import { EMPTY_DAY } from '@/core/diary/day-entry';
 import { asTakenDown } from '@/core/plan/as-taken-down';
 import { layoutFor } from '@/core/plan/layout-for';
@@ -201,7 +202,7 @@ async function tellSet(
   }
   if (told.outcome) {
     const endedAtMs = Math.round(takenDownAtMs + (told.outcome.lastGoodDay + 0.5) * DAY_MS);
-    await endSet(tx, studioId, setId, told.outcome, endedAtMs);
+    await endSet(tx, studioId, setId, halfOutcome.parse({ half: 'whole', ...told.outcome }), endedAtMs);
   }
 }
 

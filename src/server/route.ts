@@ -51,26 +51,44 @@ export function route<P = Record<string, never>>(
 }
 
 /**
+ * Reads a body of at most so many bytes.
+ *
+ * @param words what is said of a larger one; nothing where the usual words are right
+ * @throws AppError too-large
+ */
+export async function readBody(
+  request: Request,
+  mostBytes: number,
+  words: readonly FieldError[] = [],
+): Promise<Buffer> {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of request.body ?? []) {
+    size += chunk.byteLength;
+    if (size > mostBytes) throw new AppError('too-large', words);
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks);
+}
+
+/**
  * Reads a JSON body of at most 256 KiB.
  *
  * @throws AppError too-large or broken-json
  */
 export async function readJson(request: Request): Promise<unknown> {
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  for await (const chunk of request.body ?? []) {
-    size += chunk.byteLength;
-    if (size > MAX_BODY) throw new AppError('too-large');
-    chunks.push(chunk);
-  }
+  const body = await readBody(request, MAX_BODY);
   try {
-    return JSON.parse(Buffer.concat(chunks).toString('utf8')) as unknown;
+    return JSON.parse(body.toString('utf8')) as unknown;
   } catch (cause) {
     const where = cause instanceof Error ? cause.message : '';
     throw new AppError('broken-json', [
       {
         path: '',
-        message: size === 0 ? 'the body is empty; send a brief as JSON' : `the body is not JSON: ${where}`,
+        message:
+          body.byteLength === 0
+            ? 'the body is empty; send a brief as JSON'
+            : `the body is not JSON: ${where}`,
       },
     ]);
   }

@@ -181,11 +181,10 @@ describe('numbers elsewhere', () => {
   it('tell how they are known on Today and among the days of wear', async () => {
     await scene.page.goto(scene.origin, { waitUntil: 'networkidle2' });
     await asked('sure every root is dry');
-    await asked('forecast');
     expect(new URL(scene.page.url()).pathname).toBe('/');
     const worn = await scene.page.$eval('a[href^="/wear/"]', (link) => link.getAttribute('href'));
     await scene.page.goto(`${scene.origin}${worn}`, { waitUntil: 'networkidle2' });
-    await asked('Forecast');
+    await asked('How long it lasts');
   });
 });
 

@@ -1,4 +1,8 @@
-import type { Page } from 'puppeteer-core';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
@@ -161,6 +165,94 @@ describe('a tap just before a reload', () => {
     await page.keyboard.press('3');
     await page.reload({ waitUntil: 'networkidle2' });
     await expect.poll(async () => (await kept(6))[0]!.volume).toBe(3);
+    await page.close();
+  });
+});
+
+describe('pictures of a day', () => {
+  it('are chosen or taken, kept without what their file said, shown day by day, and deleted for good', async () => {
+    const { page, problems } = await openPage(scene.browser, PHONE);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    const file = join(mkdtempSync(join(tmpdir(), 'keen-photo-')), 'one.jpg');
+    const picture = (background: string) =>
+      sharp({ create: { width: 640, height: 480, channels: 3, background } })
+        .withExif({ IFD0: { Make: 'Some Phone' } })
+        .jpeg()
+        .toFile(file);
+    const choose = async () => {
+      const input = await page.waitForSelector('input[type="file"]');
+      await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+    };
+    const shown = (count: number) =>
+      page.waitForFunction(
+        (wanted) => document.querySelectorAll('section[aria-label="Photos"] img').length === wanted,
+        {},
+        count,
+      );
+    await picture('#7a5230');
+    await choose();
+    await shown(1);
+    await chooseDay(page, 5);
+    await shown(0);
+    await picture('#b58a5a');
+    await choose();
+    await shown(1);
+    const { rows } = await scene.database.client.execute('select jpeg from photos');
+    for (const { jpeg } of rows)
+      expect(Buffer.from(jpeg as ArrayBuffer).toString('latin1')).not.toContain('Some Phone');
+    // What is no picture is refused, and nothing of it is kept.
+    writeFileSync(file, 'only words');
+    await choose();
+    await see(page, 'This is not a picture that can be read');
+    await page.waitForSelector('input[aria-valuetext="50 % of day 5, the rest of day 6"]');
+    await press(page, 'Delete Front, day 5');
+    await see(page, 'Delete this picture for good?');
+    await press(page, 'Delete it');
+    await shown(0);
+    await expect
+      .poll(async () => (await scene.database.client.execute('select id from photos')).rows.length)
+      .toBe(1);
+    await page.goto(`${scene.origin}/sets/${setId}`, { waitUntil: 'networkidle2' });
+    await page.waitForSelector('img[alt="Front, day 6"]');
+    expect(problems.filter((problem) => !problem.includes('422'))).toEqual([]);
+    await page.close();
+  });
+});
+
+describe('told at the next visit', () => {
+  it('is a whole diary in under a minute, marked as from memory, and asks whether it would have gone on', async () => {
+    const { page } = await openPage(scene.browser, PHONE);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    await press(page, 'It is given up');
+    await press(page, 'Record its end');
+    await see(page, 'Say which was the last day you were happy with it');
+    await see(page, 'Say why it ended');
+    await page.click('::-p-xpath(//button[contains(., ", day 4")])');
+    await press(page, 'Planned wash day');
+    await press(page, 'Record its end');
+    await see(page, 'Say whether it would have gone another day');
+    await press(page, 'No, it was going');
+    await press(page, 'Told afterwards, from memory');
+    await page.select('::-p-aria([name="Best about it"])', 'definition');
+    await page.select('::-p-aria([name="At night, mostly"])', 'scarf');
+    await press(page, 'Record its end');
+    await page.waitForFunction(() => location.pathname.startsWith('/sets/'));
+    await see(page, 'Told afterwards from memory; best about it: definition; at night mostly scarf');
+    const { rows } = await scene.database.client.execute({
+      sql: 'select * from outcomes where set_id = ?',
+      args: [setId],
+    });
+    expect(rows[0]).toMatchObject({
+      last_good_day: 4,
+      reason: 'wash-day',
+      would_have_gone_on: 0,
+      half: 'whole',
+    });
+    expect(JSON.parse(String(rows[0]!.recalled))).toEqual({
+      best: 'definition',
+      worst: null,
+      night: 'scarf',
+    });
     await page.close();
   });
 });

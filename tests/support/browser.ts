@@ -25,15 +25,25 @@ export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true }
 /** How long anything on a page may take on a busy machine; time itself is for the bench. */
 const PATIENCE_MS = 60_000;
 
+/** A page that is closed while its worker is starting can take one answer of the browser with it. */
+const isLostAnswer = (thrown: unknown) => String(thrown).includes('Session with given id not found');
+
 /** A page that collects what goes wrong in it. */
 export async function openPage(
   browser: Browser,
   viewport: { width: number; height: number; hasTouch?: boolean; isMobile?: boolean } = DESK,
   scheme: 'light' | 'dark' = 'light',
 ): Promise<{ page: Page; problems: string[] }> {
-  // A page that was closed while its worker was starting can take one answer of the browser with it.
-  const context = await browser.createBrowserContext().catch(() => browser.createBrowserContext());
+  const context = await browser.createBrowserContext().catch((thrown: unknown) => {
+    if (isLostAnswer(thrown)) return browser.createBrowserContext();
+    throw thrown;
+  });
   const page = await context.newPage();
+  const close = page.close.bind(page);
+  page.close = (options) =>
+    close(options).catch((thrown: unknown) => {
+      if (!isLostAnswer(thrown)) throw thrown;
+    });
   page.setDefaultTimeout(PATIENCE_MS);
   await page.setViewport(viewport);
   await page.emulateMediaFeatures([

@@ -5,6 +5,7 @@ import { addEvents } from '@/server/db/rows/set-log';
 import { startSet } from '@/server/db/rows/set-commands';
 import type { ProductCard } from '@/server/db/rows/shelf';
 import type { WearDayToKeep } from '@/server/db/rows/wear';
+import type { HalfOutcome } from '@/core/diary/outcome';
 import { EMPTY_DAY } from '@/core/diary/day-entry';
 import { createStudio } from '@/server/db/rows/studios';
 import { answerBrief } from '@/core/plan/answer-brief';
@@ -113,6 +114,17 @@ export const aDay = (over: Partial<WearDayToKeep> = {}): WearDayToKeep => ({
   ratedBy: null,
   source: 'studio',
   revision: 0,
+  ...over,
+});
+
+/** A giving up of a whole head on its third day. */
+export const anEnd = (over: Partial<HalfOutcome> = {}): HalfOutcome => ({
+  half: 'whole',
+  lastGoodDay: 3,
+  reason: 'frizz',
+  wouldHaveGoneOn: null,
+  note: '',
+  recalled: null,
   ...over,
 });
 

@@ -11,7 +11,7 @@ import { setOfPlan } from '@/server/db/rows/sets';
 import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
 import type { PastSet } from '@/core/suggest/record';
 import { techniques } from '@/core/techniques';
-import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import { hasEnded } from '@/core/wear/end-reasons';
 import type { Reader } from '@/server/db/client';
 import { reservedFor } from '@/core/shelf/reserved';
 import { askedList } from '@/ui/shell/list-asked';
@@ -24,14 +24,14 @@ const MOST_BESIDE = 3;
 /** Sets on a head that are over, as a suggestion weighs them; what cannot be read tells nothing. */
 async function pastOf(reader: Reader, studioId: string, headId: string): Promise<PastSet[]> {
   const over = await listSets(reader, studioId, 'ended', headId);
-  return over.flatMap(({ set, daysPresentable, lastGoodDay, reason }): PastSet[] =>
+  return over.flatMap(({ set, daysPresentable, lastGoodDay, reason, wouldHaveGoneOn }): PastSet[] =>
     set && set.technique in techniques && daysPresentable && lastGoodDay !== null
       ? [
           {
             technique: set.technique,
             daysLasted: lastGoodDay,
             daysForecast: daysPresentable.p50,
-            hasEnded: endReasons[reason as EndReasonId]?.ended ?? false,
+            hasEnded: hasEnded(reason ?? '', wouldHaveGoneOn),
           },
         ]
       : [],

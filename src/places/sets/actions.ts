@@ -15,6 +15,7 @@ import {
   restoreSet as restoreSetRow,
   startSet,
 } from '@/server/db/rows/set-commands';
+import { halfOutcome } from '@/core/diary/outcome';
 import { endSet, reopenSet } from '@/server/db/rows/wear';
 import { keepTakenDown } from '@/server/taken-down';
 import { AppError, invalid } from '@/server/errors';
@@ -25,7 +26,7 @@ import {
   eventInput,
   moveEventInput,
   moveStartInput,
-  outcomeInput,
+  outcomesInput,
   setIdInput,
 } from './sets-input';
 
@@ -111,15 +112,17 @@ export const moveStart = action(moveStartInput, async (call) => {
 
 /** Takes a giving up back; answers what was recorded, so that it can be put back. */
 export const takeBackGivingUp = action(setIdInput, async ({ input, actor, database }) => {
-  const outcome = await database.write((tx) => reopenSet(tx, actor.studio.id, input.setId));
+  const outcomes = await database.write((tx) => reopenSet(tx, actor.studio.id, input.setId));
   changed(input.setId);
-  return outcome;
+  return { outcomes };
 });
 
 /** Puts a giving up back as it was. */
-export const putGivingUpBack = action(outcomeInput, async ({ input, actor, database, nowMs }) => {
-  const { setId, ...outcome } = input;
-  await database.write((tx) => endSet(tx, actor.studio.id, setId, outcome, nowMs));
+export const putGivingUpBack = action(outcomesInput, async ({ input, actor, database, nowMs }) => {
+  const { setId, outcomes } = input;
+  await database.write(async (tx) => {
+    for (const ended of outcomes) await endSet(tx, actor.studio.id, setId, ended, nowMs);
+  });
   changed(setId);
   return {};
 });
@@ -185,7 +188,8 @@ export const enterSet = action(enterSetInput, async (call) => {
       if (lastGoodDay === null || lastGoodDay < 0)
         throw invalid('lastGoodDate', 'the last good day cannot be before the takedown');
       const { reason } = input.ended;
-      await endSet(tx, studioId, id, { lastGoodDay, reason, note: input.note }, nowMs);
+      const ended = { half: 'whole', lastGoodDay, reason, note: input.note } as const;
+      await endSet(tx, studioId, id, halfOutcome.parse(ended), nowMs);
     }
     return id;
   });

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { Controller, useWatch } from 'react-hook-form';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
-import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
+import { OFFERED_REASONS, endReasons } from '@/core/wear/end-reasons';
 import { HOUR_MS } from '@/core/units/time';
 import { TypedBackNote } from '@/ui/feedback/typed-back-note';
 import { FormField } from '@/ui/fields/form-field';
@@ -129,7 +129,7 @@ export function EnterSet({
             label="Why"
             options={[
               { value: '', label: 'Choose…' },
-              ...END_REASON_IDS.map((id) => ({ value: id, label: endReasons[id].label })),
+              ...OFFERED_REASONS.map((id) => ({ value: id, label: endReasons[id].label })),
             ]}
           />
         </>

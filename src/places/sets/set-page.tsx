@@ -7,7 +7,7 @@ import { whyOf } from '@/core/explain/why-of';
 import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import { wholeDays } from '@/core/diary/whole-days';
-import { endReasons, type EndReasonId } from '@/core/wear/end-reasons';
+import { hasEnded } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
 import {
   formatClock,
@@ -30,6 +30,7 @@ import { GivenUp } from './given-up';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
 import { dampWords } from './damp-words';
 import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
+import { PhotoStory } from '../wear/photo-story';
 import styles from './set-page.module.css';
 import { WhatHappened } from './what-happened';
 
@@ -71,7 +72,7 @@ function happenedWords(row: OutcomeRow): string {
 }
 
 /** One set: what was forecast, and what happened. */
-export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) {
+export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
   const { installedAtMs, checks, pauses, standing } = set.run;
   const crown = set.brief.head.stretchedLengthCm;
@@ -79,7 +80,6 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
   const crownDay = set.wearDays.find((day) => day.visibleCm.crown !== undefined);
   const days = wholeDays(set.wearDays);
   const first = days.find(({ ratings }) => ratings.definition !== undefined);
-  const reason = set.outcome ? endReasons[set.outcome.reason as EndReasonId] : undefined;
   const forecast = standingForecast(set.forecast, set.asTakenDown);
   const rows = outcomeRows(forecast, {
     workedMin:
@@ -96,7 +96,7 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
         : null,
     stretch: crownDay?.visibleCm.crown ? crownDay.visibleCm.crown / crownCm : null,
     lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
-    endedByItself: reason?.ended ?? false,
+    endedByItself: set.outcome !== null && hasEnded(set.outcome.reason, set.outcome.wouldHaveGoneOn),
   });
   const damp = dampWords(set);
   const takedownNote = standing.find((event) => event.kind === 'taken-down')?.note;
@@ -210,6 +210,11 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
           <WearChart forecast={forecast.result.byDay} days={days} />
         </Part>
       )}
+      {photos.length > 0 && (
+        <Part title="Pictures">
+          <PhotoStory photos={photos} />
+        </Part>
+      )}
       {blocks.length > 0 && (
         <Part title="As it was laid out">
           <Ribbon
@@ -225,7 +230,9 @@ export function SetPage({ set, drawn, partPath, blocks, clock, nowMs }: Loaded) 
       )}
       <Part title="What happened" note="to be put right where it was entered wrongly">
         <WhatHappened setId={set.id} startedAtMs={set.startedAtMs} standing={standing} clock={clock} />
-        {set.takenDownAtMs !== null && <GivenUp setId={set.id} outcome={set.outcome} />}
+        {set.takenDownAtMs !== null && (
+          <GivenUp setId={set.id} outcome={set.outcome} halves={set.halfOutcomes} />
+        )}
         {set.cancelledAtMs === null && <CancelSet setId={set.id} doneCount={set.run.doneOrder.length} />}
       </Part>
       <p className={styles.model}>Forecast as given on the day, model {set.modelVersion}.</p>

@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { boundedInt, choice } from '@/core/formats/field';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { TECHNIQUE_IDS } from '@/core/techniques';
-import { END_REASON_IDS } from '@/core/wear/end-reasons';
+import { HALVES } from '@/core/diary/day-entry';
+import { halfOutcome } from '@/core/diary/outcome';
+import { OFFERED_REASONS } from '@/core/wear/end-reasons';
 
 const id = z.string().min(1).max(64);
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -15,13 +17,11 @@ export const eventInput = z.strictObject({ setId: id, eventId: id });
 export const moveEventInput = z.strictObject({ setId: id, eventId: id, at: local('time') });
 export const moveStartInput = z.strictObject({ setId: id, at: local('begun') });
 
-const outcome = {
-  lastGoodDay: boundedInt('last good day', 0, 90),
-  reason: z.enum(END_REASON_IDS, { error: 'say why it was given up' }),
-  note: z.string().max(500, 'at most 500 letters'),
-};
 /** Puts a giving up back that was taken back by mistake. */
-export const outcomeInput = z.strictObject({ setId: id, ...outcome });
+export const outcomesInput = z.strictObject({
+  setId: id,
+  outcomes: z.array(halfOutcome).min(1).max(HALVES.length),
+});
 
 /** What the form of a set done elsewhere holds. */
 export const enterSetForm = z
@@ -37,8 +37,8 @@ export const enterSetForm = z
     takenDown: local('taken down'),
     isOver: z.boolean(),
     lastGoodDate: z.string(),
-    reason: z.enum(['', ...END_REASON_IDS]),
-    note: outcome.note,
+    reason: z.enum(['', ...OFFERED_REASONS]),
+    note: z.string().max(500, 'at most 500 letters'),
   })
   .transform(({ isOver, lastGoodDate, reason, dried, ...told }, context) => {
     if (isOver && !DAY.test(lastGoodDate))

@@ -8,10 +8,13 @@ import { bookedShortages } from '../shelf/queries';
 import { countHeads } from '@/server/db/rows/heads';
 import { countPlans, listOpenPlans } from '@/server/db/rows/plans';
 import { countSets, listSets } from '@/server/db/rows/set-lists';
+import { tonightOf } from '../wear/queries';
 import { enteredDays } from '@/server/db/rows/wear';
 
 /** Cards of a part of Today: what does not fit is counted, and stands in its own place. */
 const MOST_CARDS = 8;
+/** Entries that are asked for in place; the others a touch away. */
+const MOST_TONIGHT = 3;
 
 /** What needs hands now, and what is coming. */
 export const loadToday = () =>
@@ -34,6 +37,17 @@ export const loadToday = () =>
         return { set, day, isEntered: days.get(set.id)?.includes(day) ?? false };
       })
       .sort((a, b) => Number(a.isEntered) - Number(b.isEntered));
+    const tonight = await Promise.all(
+      worn
+        .filter(({ isEntered }) => !isEntered)
+        .slice(0, MOST_TONIGHT)
+        .map(async ({ set, day }) => ({
+          headName: set.headName,
+          set: set.set,
+          takenDownAtMs: set.takenDownAtMs ?? nowMs,
+          entry: await tonightOf(db, studioId, set.id, day),
+        })),
+    );
     const plans = (await listOpenPlans(db, studioId)).map((plan) => ({
       ...plan,
       readyMs: plan.wearBy === null ? null : localMs(plan.wearBy, clock.timeZone),
@@ -49,7 +63,10 @@ export const loadToday = () =>
       nowMs,
       setting: chair.filter((set) => set.installedAtMs === null).slice(0, MOST_CARDS),
       drying,
-      worn: worn.slice(0, MOST_CARDS),
+      tonight,
+      worn: worn
+        .filter(({ set }) => !tonight.some(({ entry }) => entry?.setId === set.id))
+        .slice(0, MOST_CARDS),
       booked: booked.slice(0, MOST_CARDS),
       drafts: drafts.slice(0, MOST_CARDS),
       more: {

@@ -10,6 +10,8 @@ import { setLabelOf } from '@/core/draft/labels';
 import { Shortages } from '../shelf/shortages';
 import type { Spread } from '@/core/stats/spread';
 import { plural } from '@/core/words/words';
+import { TonightCard } from '../wear/tonight-card';
+import { dateOfDay } from '../wear/worn-day';
 import { nextWords } from '../chair/next-words';
 import { DryingThumb } from './drying-thumb';
 import type { loadToday } from './queries';
@@ -20,8 +22,9 @@ const lasts = ({ p10, p90 }: Spread) => `${Math.round(p10)} to ${Math.round(p90)
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
-  const { clock, nowMs, setting, drying, worn, booked, drafts } = today;
-  const isQuiet = setting.length + drying.length + worn.length + booked.length + drafts.length === 0;
+  const { clock, nowMs, setting, drying, tonight, worn, booked, drafts } = today;
+  const isQuiet =
+    setting.length + drying.length + tonight.length + worn.length + booked.length + drafts.length === 0;
   return (
     <Page title="Today" lead={`${today.studioName}, ${formatMoment(nowMs, clock)}`}>
       {isQuiet && (
@@ -90,6 +93,24 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               ))}
             </Cards>
           </Part>
+        )}
+        {tonight.length > 0 && (
+          <div className={styles.tonight}>
+            <Part title="Tonight" note="how it is holding up, in six touches">
+              {tonight.map(
+                ({ headName, set, takenDownAtMs, entry }) =>
+                  entry && (
+                    <TonightCard
+                      key={entry.setId}
+                      headName={headName}
+                      words={setLabelOf(set)}
+                      date={dateOfDay(takenDownAtMs, entry.day, clock.timeZone)}
+                      tonight={entry}
+                    />
+                  ),
+              )}
+            </Part>
+          </div>
         )}
         {worn.length > 0 && (
           <Part title="Being worn">

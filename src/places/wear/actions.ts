@@ -2,11 +2,12 @@
 import { revalidatePath } from 'next/cache';
 import { perZone } from '@/core/hair/zone';
 import { dayProblem } from '@/core/diary/day-problem';
-import { wearDayNumber } from '@/core/wear/wear-day-number';
+import { dayOfWear } from '@/core/wear/wear-day-number';
 import { action, type Call } from '@/server/action';
 import { findSet, type SetRecord } from '@/server/db/rows/sets';
 import { endSet, findWearDay, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
+import { wornDayOf } from '@/server/worn-day';
 import { giveUpInput, saveWearDayInput } from './wear-input';
 
 async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
@@ -15,21 +16,8 @@ async function wornSet({ actor, database }: Call, setId: string): Promise<SetRec
   return set;
 }
 
-/** The day of wear that a date is, counted from the takedown of a set. */
-function dayOf({ actor, nowMs }: Call, { takenDownAtMs }: SetRecord, date: string): number {
-  if (takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
-  const { timeZone } = actor.studio;
-  const day = wearDayNumber(date, takenDownAtMs, timeZone);
-  const today = wearDayNumber(
-    new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone }).format(nowMs),
-    takenDownAtMs,
-    timeZone,
-  );
-  if (day === null) throw invalid('date', `“${date}” is not a day that exists`);
-  if (day < 0) throw invalid('date', 'that day is before the takedown; choose the takedown day or later');
-  if (today !== null && day > today) throw invalid('date', 'that day has not come yet');
-  return day;
-}
+const dayOf = ({ actor, nowMs }: Call, set: SetRecord, date: string) =>
+  wornDayOf(set, date, nowMs, actor.studio.timeZone);
 
 /** Keeps one day of wear, and answers the revision that it has now. */
 export const saveWearDay = action(saveWearDayInput, async (call) => {
@@ -71,11 +59,14 @@ export const readWearDay = action(
 /** Records that a style was given up, and why. */
 export const giveUp = action(giveUpInput, async (call) => {
   const { setId, form } = call.input;
-  const { date, reason, note } = form;
-  const lastGoodDay = dayOf(call, await wornSet(call, setId), date);
-  await call.database.write((tx) =>
-    endSet(tx, call.actor.studio.id, setId, { lastGoodDay, reason, note }, call.nowMs),
-  );
+  const set = await wornSet(call, setId);
+  const { timeZone } = call.actor.studio;
+  if (set.takenDownAtMs === null) throw invalid('lastGoodDay', 'this set has not been taken down yet');
+  if (form.lastGoodDay > dayOfWear(set.takenDownAtMs, call.nowMs, timeZone))
+    throw invalid('lastGoodDay', 'that day has not come yet');
+  if (form.half !== 'whole' && !set.brief.parting?.trial)
+    throw invalid('half', 'this set is no half-head trial; it is given up as a whole');
+  await call.database.write((tx) => endSet(tx, call.actor.studio.id, setId, form, call.nowMs));
   revalidatePath(`/wear/${setId}`);
-  return { lastGoodDay };
+  return { lastGoodDay: form.lastGoodDay };
 });

@@ -10,11 +10,13 @@ import { MEASURED_RANGES } from '@/core/run/measured';
 import type { DayEntry, DayMarks } from '@/core/diary/day-entry';
 import type { WearMarkId } from '@/core/diary/day-words';
 import { ratingScales, type RatingId } from '@/core/wear/rating-scales';
+import type { PhotoFacts } from '@/core/diary/photo';
 import type { Said } from '@/core/diary/said-of-day';
 import { simulatedStation } from '@/core/diary/weather-station';
 import { capitalised } from '@/core/words/words';
 import { LengthField } from '@/ui/fields/length-field';
 import { DayChips } from './day-chips';
+import { Photos } from './photos';
 import { ScaleRow } from './scale-row';
 import { useDay, useSameAgain, type DayHand, type KeptEntry } from './use-days';
 import { Where } from './where';
@@ -37,6 +39,10 @@ export interface DayCardProps {
   readonly skin: string;
   readonly hair: string;
   readonly onKept: (kept: KeptEntry) => void;
+  readonly photos: readonly PhotoFacts[];
+  readonly onPhotos: (photos: readonly PhotoFacts[]) => void;
+  /** Only the scales, where the entry stands among other things. */
+  readonly isCompact?: boolean;
 }
 
 const KEPT_WORDS = {
@@ -65,6 +71,7 @@ export function HalvesCard(props: DayCardProps) {
 }
 
 function Card({
+  setId,
   date,
   day,
   before,
@@ -73,8 +80,11 @@ function Card({
   partPath,
   skin,
   hair,
+  photos,
+  onPhotos,
   hands,
   agains,
+  isCompact = false,
 }: DayCardProps & {
   readonly hands: readonly DayHand[];
   readonly agains: readonly ReturnType<typeof useSameAgain>[];
@@ -100,7 +110,7 @@ function Card({
       hand.change((entry) => ({ ...entry, marks: { ...entry.marks, [mark]: [...own] } }));
     });
   return (
-    <div className={styles.card}>
+    <div className={isCompact ? styles.compact : styles.card}>
       <section className={styles.scales} aria-label="How it is holding up">
         {ratingScales.map((scale) => (
           <ScaleRow
@@ -134,30 +144,42 @@ function Card({
       {hands.map((hand) => (
         <DayProblem key={hand.half} hand={hand} />
       ))}
-      <div className={styles.side}>
-        {drawn.length > 0 && (
-          <Where drawn={drawn} partPath={partPath} skin={skin} hair={hair} marks={marks} onMarks={onMarks} />
-        )}
-        <DayChips
-          entry={first.entry}
-          pale={agains[0]!.pale}
-          day={day}
-          date={date}
-          station={STATION}
-          onChange={changeAll}
-        />
-      </div>
-      <div className={styles.last}>
-        <Lengths visibleCm={first.entry.visibleCm} onChange={(visibleCm) => changeAll({ visibleCm })} />
-        <TextField
-          label="A note, if there is one"
-          multiline
-          fullWidth
-          value={first.entry.note}
-          slotProps={{ htmlInput: { maxLength: 500 } }}
-          onChange={(event) => changeAll({ note: event.target.value })}
-        />
-      </div>
+      {!isCompact && (
+        <>
+          <div className={styles.side}>
+            {drawn.length > 0 && (
+              <Where
+                drawn={drawn}
+                partPath={partPath}
+                skin={skin}
+                hair={hair}
+                marks={marks}
+                onMarks={onMarks}
+              />
+            )}
+            <DayChips
+              entry={first.entry}
+              pale={agains[0]!.pale}
+              day={day}
+              date={date}
+              station={STATION}
+              onChange={changeAll}
+            />
+          </div>
+          <div className={styles.last}>
+            <Photos setId={setId} date={date} day={day} photos={photos} onChange={onPhotos} />
+            <Lengths visibleCm={first.entry.visibleCm} onChange={(visibleCm) => changeAll({ visibleCm })} />
+            <TextField
+              label="A note, if there is one"
+              multiline
+              fullWidth
+              value={first.entry.note}
+              slotProps={{ htmlInput: { maxLength: 500 } }}
+              onChange={(event) => changeAll({ note: event.target.value })}
+            />
+          </div>
+        </>
+      )}
     </div>
   );
 }

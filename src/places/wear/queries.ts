@@ -1,6 +1,10 @@
 import 'server-only';
 import { clockOf } from '@/core/formats/read-display';
+import { standingForecast } from '@/core/plan/as-taken-down';
+import { saidOfDay } from '@/core/diary/said-of-day';
 import { query } from '@/server/action';
+import type { Reader } from '@/server/db/client';
+import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
 
 /** Styles being worn. */
@@ -10,3 +14,20 @@ export const loadWorn = () =>
     clock: clockOf(actor.studio),
     nowMs,
   }));
+
+/** What today's entry of a style that is worn opens with; null where the set is gone. */
+export async function tonightOf(reader: Reader, studioId: string, setId: string, day: number) {
+  const set = await findSet(reader, studioId, setId);
+  if (!set) return null;
+  return {
+    setId,
+    day,
+    isTrial: set.brief.parting?.trial === true,
+    days: set.wearDays.filter((one) => one.day === day || one.day === day - 1),
+    measured: day === 0 ? set.run.measured : null,
+    said: saidOfDay(standingForecast(set.forecast, set.asTakenDown).result, day),
+    skin: set.skinTone,
+    hair: set.hairTone,
+  };
+}
+export type Tonight = NonNullable<Awaited<ReturnType<typeof tonightOf>>>;

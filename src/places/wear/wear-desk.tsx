@@ -5,7 +5,7 @@ import { useCallback, useState } from 'react';
 import { whyOf } from '@/core/explain/why-of';
 import { wholeSetLabel } from '@/core/draft/labels';
 import { standingForecast } from '@/core/plan/as-taken-down';
-import { EMPTY_DAY, saysSomething, type DayEntry, type Half } from '@/core/diary/day-entry';
+import type { PhotoFacts } from '@/core/diary/photo';
 import { saidOfDay } from '@/core/diary/said-of-day';
 import { dayOfWear, wearDayNumber } from '@/core/wear/wear-day-number';
 import { wholeDays } from '@/core/diary/whole-days';
@@ -18,6 +18,8 @@ import { GivenUp } from '../sets/given-up';
 import type { loadSetView } from '../sets/queries';
 import { DayCard, HalvesCard } from './day-card';
 import { GiveUp } from './give-up';
+import { halvesOf, keptDays, openedDay, type KeptDay } from './known-day';
+import { PhotoStory } from './photo-story';
 import type { KeptEntry } from './use-days';
 import { WearStrip } from './wear-strip';
 import { dateOfDay } from './worn-day';
@@ -25,15 +27,8 @@ import styles from './wear-desk.module.css';
 
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSetView>>>;
 
-/** What is kept of the days of a set, as it stands in this tab. */
-interface KeptDay extends KeptEntry {
-  readonly day: number;
-}
-
-const HALVES_OF_A_TRIAL: readonly Half[] = ['left', 'right'];
-
 /** A style being worn: one entry a day, and its end. */
-export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
+export function WearDesk({ set, drawn, partPath, clock, nowMs, photos: known }: Loaded) {
   const takenDownAtMs = set.takenDownAtMs ?? nowMs;
   const { timeZone } = clock;
   const lastDay = Math.max(0, dayOfWear(takenDownAtMs, nowMs, timeZone));
@@ -43,9 +38,8 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
   const [date, setDate] = useState(() =>
     set.outcome && lastEntered !== undefined ? dateOfDay(takenDownAtMs, lastEntered, timeZone) : today,
   );
-  const [days, setDays] = useState<readonly KeptDay[]>(() =>
-    set.wearDays.map(({ day, half, revision, ...entry }) => ({ day, half, revision, entry })),
-  );
+  const [days, setDays] = useState<readonly KeptDay[]>(() => keptDays(set.wearDays));
+  const [photos, setPhotos] = useState<readonly PhotoFacts[]>(known);
   const [isEnding, setEnding] = useState(false);
   const standing = standingForecast(set.forecast, set.asTakenDown);
   const { p10, p50, p90 } = standing.daysPresentable;
@@ -69,24 +63,7 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
     );
   }
   const isOver = set.outcome !== null;
-  const halves = set.brief.parting?.trial ? HALVES_OF_A_TRIAL : (['whole'] as const);
-  const entryOf = (half: Half, of: number): DayEntry | null =>
-    days.find((one) => one.day === of && one.half === half)?.entry ?? null;
-  /** What was measured when it came down is the first day’s, until that is entered. */
-  const measuredFirst = (): DayEntry => ({
-    ...EMPTY_DAY,
-    ...(day === 0 && set.run.measured
-      ? { ratings: set.run.measured.ratings, visibleCm: set.run.measured.visibleCm }
-      : {}),
-  });
-  const known = halves.map(
-    (half): KeptEntry =>
-      days.find((one) => one.day === day && one.half === half) ?? {
-        half,
-        revision: 0,
-        entry: measuredFirst(),
-      },
-  );
+  const halves = halvesOf(set.brief.parting?.trial === true);
   const rated = wholeDays(days.map((one) => ({ ...one, ratings: one.entry.ratings })));
   const Card = halves.length > 1 ? HalvesCard : DayCard;
   return (
@@ -108,20 +85,26 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
         lastDay={lastDay}
         onChoose={setDate}
       />
-      {(isOver || isEnding) && (
-        <Part title={isOver ? 'Over' : 'It is given up'}>
+      {(isOver || isEnding || set.halfOutcomes.length > 0) && (
+        <Part title={isOver ? 'Over' : isEnding ? 'It is given up' : 'Given up so far'}>
           {isEnding ? (
             <GiveUp
               setId={set.id}
               takenDownAtMs={takenDownAtMs}
-              today={today}
+              lastDay={lastDay}
+              halves={halves}
               days={rated}
               recorded={set.outcome}
               clock={clock}
               onDone={() => setEnding(false)}
             />
           ) : (
-            <GivenUp setId={set.id} outcome={set.outcome} onCorrect={() => setEnding(true)} />
+            <GivenUp
+              setId={set.id}
+              outcome={set.outcome}
+              halves={set.halfOutcomes}
+              onCorrect={() => setEnding(true)}
+            />
           )}
         </Part>
       )}
@@ -130,18 +113,21 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs }: Loaded) {
         setId={set.id}
         date={date}
         day={day}
-        known={known}
-        before={halves.map((half) => {
-          const yesterday = entryOf(half, day - 1);
-          return yesterday && saysSomething(yesterday) ? yesterday : null;
-        })}
+        {...openedDay(days, day, halves, set.run.measured)}
         said={saidOfDay(standing.result, day)}
         drawn={drawn}
         partPath={partPath}
         skin={set.skinTone}
         hair={set.hairTone}
         onKept={onKept}
+        photos={photos}
+        onPhotos={setPhotos}
       />
+      {photos.length > 1 && (
+        <Part title="Day by day">
+          <PhotoStory photos={photos} />
+        </Part>
+      )}
       <div className={styles.actions}>
         <LinkButton href={`/sets/${set.id}`} variant="outlined">
           Forecast and outcome

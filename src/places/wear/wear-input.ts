@@ -1,15 +1,11 @@
 import { z } from 'zod';
-import { END_REASON_IDS, type EndReasonId } from '@/core/wear/end-reasons';
+import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
+import type { HalfOutcome } from '@/core/diary/outcome';
+import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
+import { RATING_IDS } from '@/core/wear/rating-scales';
 import { dayEntry, HALVES } from '@/core/diary/day-entry';
 
 const id = z.string().min(1).max(64);
-/** Why it ended, as a list of choices gives it: empty until one is chosen. */
-const endReason = z.enum(['', ...END_REASON_IDS]).transform((reason, context): EndReasonId => {
-  if (reason !== '') return reason;
-  context.addIssue({ code: 'custom', message: 'say why it ended' });
-  return z.NEVER;
-});
-
 /** One day of wear, whole or of one half, over the revision that was seen. */
 export const saveWearDayInput = z.strictObject({
   setId: id,
@@ -20,11 +16,40 @@ export const saveWearDayInput = z.strictObject({
 });
 
 /** What the form of an end holds. */
-export const giveUpForm = z.strictObject({
-  /** Last day it was still good. */
-  date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'say which was the last day you were happy with it'),
-  reason: endReason,
-  note: z.string().trim().max(500, 'at most 500 letters'),
-});
+export const giveUpForm = z
+  .strictObject({
+    half: z.enum(HALVES),
+    /** Last day it was still good, as a list of days gives it: null until one is chosen. */
+    lastGoodDay: z.int().min(0).nullable(),
+    /** Empty until one is chosen. */
+    reason: z.enum(['', ...END_REASON_IDS]),
+    /** Whether it would have gone another day: empty until it is said. */
+    goesOn: z.enum(['', 'yes', 'no']),
+    isRecalled: z.boolean(),
+    best: z.enum(['', ...RATING_IDS]),
+    worst: z.enum(['', ...RATING_IDS]),
+    night: z.enum(['', ...NIGHT_CARE_IDS]),
+    note: z.string().trim().max(500, 'at most 500 letters'),
+  })
+  .transform((form, context): HalfOutcome => {
+    const { half, lastGoodDay, reason, goesOn, isRecalled, best, worst, night, note } = form;
+    const say = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (lastGoodDay === null) say('lastGoodDay', 'say which was the last day you were happy with it');
+    if (reason === '') say('reason', 'say why it ended');
+    const ended = reason === '' ? 'unknown' : reason;
+    if (endReasons[ended].asks && goesOn === '')
+      say('goesOn', 'say whether it would have gone another day: what had begun to fail would not');
+    if (isRecalled && best !== '' && best === worst)
+      say('worst', 'the best and the worst cannot be the same');
+    return {
+      half,
+      lastGoodDay: lastGoodDay ?? 0,
+      reason: ended,
+      wouldHaveGoneOn: endReasons[ended].asks ? goesOn === 'yes' : null,
+      note,
+      recalled: isRecalled ? { best: best || null, worst: worst || null, night: night || null } : null,
+    };
+  });
 export type GiveUpValues = z.input<typeof giveUpForm>;
 export const giveUpInput = z.strictObject({ setId: id, form: giveUpForm });

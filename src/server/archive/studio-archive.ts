@@ -25,6 +25,7 @@ import { measured } from '@/core/run/measured';
 import { partingEdit } from '@/core/run/parting-edit';
 import { roomAir } from '@/core/run/room-sensor';
 import { dayDone, dayEntry, dayMarks, dayWeather, visibleLengths } from '@/core/diary/day-entry';
+import { recalled } from '@/core/diary/outcome';
 import { RATING_IDS } from '@/core/wear/rating-scales';
 import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
@@ -36,6 +37,7 @@ import {
   heads,
   mixes,
   outcomes,
+  photos,
   plans,
   products,
   setEvents,
@@ -65,15 +67,18 @@ const TABLES = {
   wearDays,
   wearDayHistory,
   outcomes,
+  photos,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
 /** Tables that older archives do not have. */
-const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers', 'wearDayHistory'];
+const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers', 'wearDayHistory', 'photos'];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** Letters of any one text: far above what a form takes. */
 const MOST_LETTERS = 20_000;
+/** A picture of 400 KiB, as base64, and room to spare. */
+const MOST_PIXEL_LETTERS = 1_000_000;
 const ends = ({ low, high }: Range): readonly [number, number] => [low, high];
 /** Bounds of numbers by their column, over all tables; the others are bounded by `ANY_NUMBER`. */
 const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
@@ -149,6 +154,7 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   weather: dayWeather,
   visibleCm: visibleLengths,
   entry: dayEntry,
+  recalled,
   moved: z.strictObject({
     measurements: z.array(z.string().max(64)),
     plans: z.array(z.string().max(64)),
@@ -162,6 +168,8 @@ function columnSchema(name: string, column: Column): z.ZodType {
     string: () => z.string().max(MOST_LETTERS, `${name} is longer than ${MOST_LETTERS} letters`),
     number: () => numberOf(name),
     boolean: () => z.boolean(),
+    // Pictures are written as text.
+    buffer: () => z.base64().max(MOST_PIXEL_LETTERS, `${name} is larger than a picture is kept`),
     custom: () => {
       const own = JSON_COLUMNS[name] ?? (name.endsWith('Ms') ? timeMs : null);
       // A column that nobody gave a shape here would be written and never read again.
@@ -234,11 +242,33 @@ export const studioArchive = z
 
 export type StudioArchive = z.output<typeof studioArchive>;
 
+const textOf = ({ buffer, byteOffset, byteLength }: ArrayBufferView) =>
+  Buffer.from(buffer as ArrayBuffer, byteOffset, byteLength).toString('base64');
+
+/** A row as a table takes it: its pictures as they were. */
+function withPixels(table: SQLiteTable, row: Row): Row {
+  const columns = getTableColumns(table);
+  return Object.fromEntries(
+    Object.entries(row).map(([name, value]) => [
+      name,
+      columns[name]?.dataType === 'buffer' && typeof value === 'string'
+        ? Buffer.from(value, 'base64')
+        : value,
+    ]),
+  );
+}
+
 const rowsOf = async (reader: Reader, table: SQLiteTable, studioId: string) => {
   const studioColumn = getTableColumns(table).studioId;
   if (!studioColumn) throw new RangeError('a table without a studio');
   const rows = await reader.select().from(table).where(eq(studioColumn, studioId));
-  return rows.map((row) => Object.fromEntries(Object.entries(row).filter(([name]) => name !== 'studioId')));
+  return rows.map((row) =>
+    Object.fromEntries(
+      Object.entries(row)
+        .filter(([name]) => name !== 'studioId')
+        .map(([name, value]) => [name, ArrayBuffer.isView(value) ? textOf(value) : value]),
+    ),
+  );
 };
 
 /** Puts everything of a studio into one archive. */
@@ -283,6 +313,7 @@ const POINTS: readonly (readonly [from: TableName, column: string, to: TableName
   ['wearDays', 'setId', 'sets'],
   ['wearDayHistory', 'wearDayId', 'wearDays'],
   ['outcomes', 'setId', 'sets'],
+  ['photos', 'setId', 'sets'],
 ];
 
 /** An entry as it can be found again: its name or title where it has one. */
@@ -377,7 +408,7 @@ export async function importStudio(tx: Tx, studioId: string, archive: StudioArch
       await refuseTaken(tx, table, part, from);
       await tx
         .insert(TABLES[table] as SQLiteTable)
-        .values(part.map((row) => ({ ...row, studioId })) as never);
+        .values(part.map((row) => ({ ...withPixels(TABLES[table], row), studioId })) as never);
     }
   }
 }

@@ -4,6 +4,7 @@ import { aBrief } from '../../../../tests/support/briefs';
 import {
   aDay,
   aHead,
+  anEnd,
   ALL_DONE,
   aSet,
   aStudio,
@@ -17,6 +18,7 @@ import { USUAL_DISPLAY } from '@/core/formats/display';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
 import * as heads from './heads';
+import * as photos from './photos';
 import * as plans from './plans';
 import * as setLog from './set-log';
 import * as setCommands from './set-commands';
@@ -32,6 +34,7 @@ interface Theirs {
   readonly secondHeadId: string;
   readonly planId: string;
   readonly setId: string;
+  readonly photoId: string;
   readonly cancelledId: string;
   readonly mergeId: string;
   readonly productId: string;
@@ -58,7 +61,15 @@ const TOOL: shelf.ToolCard = {
 };
 const NEW = { id: null, revision: 0 };
 const DAY = aDay();
-const OUTCOME = { lastGoodDay: 1, reason: 'frizz', note: '' };
+const OUTCOME = anEnd();
+const PHOTO = {
+  day: 0,
+  view: 'front',
+  width: 2,
+  height: 2,
+  jpeg: Buffer.from('pixels'),
+  thumb: Buffer.from('few'),
+} as const;
 
 beforeAll(async () => {
   ({ database, studioId } = await aStudio());
@@ -81,6 +92,7 @@ beforeAll(async () => {
   await tap(database, studioId, setId, [...ALL_DONE, sent('down', 'taken-down', 9)]);
   await write((tx) => wear.saveWearDay(tx, studioId, setId, DAY, NOON));
   await write((tx) => wear.endSet(tx, studioId, setId, OUTCOME, NOON));
+  const photoId = await write((tx) => photos.addPhoto(tx, studioId, setId, PHOTO, NOON));
   const cancelledId = await aSet(database, studioId, head);
   await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
   const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
@@ -104,7 +116,7 @@ beforeAll(async () => {
     ),
   );
   theirs = {
-    headId: head.id, secondHeadId: second.id, planId, setId, cancelledId, mergeId, productId, toolId, dryerId,
+    headId: head.id, secondHeadId: second.id, planId, setId, photoId, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
 });
@@ -239,6 +251,11 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   endSet: (tx) => wear.endSet(tx, otherId, theirs.setId, { ...OUTCOME, note: 'x' }, NOON),
   reopenSet: (tx) => wear.reopenSet(tx, otherId, theirs.setId),
   wearDaysOf: (tx) => wear.wearDaysOf(tx, otherId, theirs.setId),
+  photosOf: (tx) => photos.photosOf(tx, otherId, theirs.setId),
+  photoBytes: (tx) => photos.photoBytes(tx, otherId, theirs.photoId, 'jpeg'),
+  addPhoto: (tx) => photos.addPhoto(tx, otherId, theirs.setId, PHOTO, NOON),
+  deletePhoto: (tx) => photos.deletePhoto(tx, otherId, theirs.photoId),
+  outcomesOf: (tx) => wear.outcomesOf(tx, otherId, theirs.setId),
   findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
 };
@@ -255,7 +272,7 @@ const OF_NO_STUDIO = [
 
 describe('in another studio', () => {
   it('every row function is tried', () => {
-    const all = [heads, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
+    const all = [heads, photos, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
       Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
     );
     const tried = [...Object.keys(READS), ...Object.keys(WRITES), ...OF_NO_STUDIO];

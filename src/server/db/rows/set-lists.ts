@@ -32,12 +32,16 @@ export interface SetListing {
   readonly lastGoodDay: number | null;
   /** Why it was given up; null while it is worn. */
   readonly reason: string | null;
+  readonly wouldHaveGoneOn: boolean | null;
   /** Price of its products when it was begun, minor units; null where none was known. */
   readonly costMinor: number | null;
 }
 
 /** What a list shows of a kept forecast. The whole is read with the set itself. */
 const { daysPresentable: daysOfForecast } = planFile.shape;
+/** The end of a set as a whole; halves of a trial have ends of their own beside it. */
+export const wholeOutcome = and(eq(outcomes.setId, sets.id), eq(outcomes.half, 'whole'));
+
 /** What every row of a set tells, alone or in a list. */
 export const facts = {
   id: sets.id,
@@ -55,6 +59,7 @@ export const facts = {
   isEnteredLater: sets.isEnteredLater,
   lastGoodDay: outcomes.lastGoodDay,
   reason: outcomes.reason,
+  wouldHaveGoneOn: outcomes.wouldHaveGoneOn,
   costMinor: sets.costMinor,
 };
 
@@ -102,7 +107,7 @@ async function listed(
     })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
-    .leftJoin(outcomes, eq(outcomes.setId, sets.id))
+    .leftJoin(outcomes, wholeOutcome)
     .where(where)
     .orderBy(...ORDERS[order], desc(sets.id))
     .limit(limit)

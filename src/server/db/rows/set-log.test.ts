@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { aDay, aHead, ALL_DONE, aSet, aStudio, NOON, sent, tap } from '../../../../tests/support/studio';
+import {
+  aDay,
+  aHead,
+  anEnd,
+  ALL_DONE,
+  aSet,
+  aStudio,
+  NOON,
+  sent,
+  tap,
+} from '../../../../tests/support/studio';
 import { aBrief } from '../../../../tests/support/briefs';
 import type { Database } from '../client';
 import type { PartingEdit } from '@/core/run/parting-edit';
@@ -248,7 +258,7 @@ describe('dryness checks and the takedown', () => {
     for (const day of [0, 1])
       await database.write((tx) => saveWearDay(tx, studioId, setId, aDay({ day, revision: 0 }), NOON));
     await database.write((tx) =>
-      endSet(tx, studioId, setId, { lastGoodDay: 1, reason: 'frizz', note: '' }, NOON + 2 * DAY_MS),
+      endSet(tx, studioId, setId, anEnd({ lastGoodDay: 1, reason: 'frizz', note: '' }), NOON + 2 * DAY_MS),
     );
     await record([sent('m', 'moved', 2000, { of: ['t'], toMs: NOON + 600 * MINUTE_MS })]);
     const moved = await theSet();

@@ -3,6 +3,7 @@ import { aBrief } from '../../../../tests/support/briefs';
 import {
   aDay,
   aHead,
+  anEnd,
   ALL_DONE,
   aSet,
   aStudio,
@@ -18,6 +19,7 @@ import { cancelSet, countWhatWasUsed, restoreSet, startSet } from './set-command
 import { countSets, listSets, pageOfSets, type SetStage } from './set-lists';
 import { findSet, setOfPlan } from './sets';
 import { countAsUsed, findProduct, saveProduct, weighProduct } from './shelf';
+import { addPhoto, deletePhoto, photoBytes, photosOf } from './photos';
 import { endSet, reopenSet, saveWearDay } from './wear';
 
 let database: Database;
@@ -48,7 +50,7 @@ describe('sets', () => {
     expect(await stages()).toEqual(['worn', 'all']);
     await database.write((tx) => saveWearDay(tx, studioId, setId, aDay({ day: 0, revision: 0 }), NOON));
     await database.write((tx) =>
-      endSet(tx, studioId, setId, { lastGoodDay: 3, reason: 'frizz', note: '' }, NOON + 1),
+      endSet(tx, studioId, setId, anEnd({ lastGoodDay: 3, reason: 'frizz', note: '' }), NOON + 1),
     );
     const [over] = await listSets(database.db, studioId, 'ended');
     expect(over).toMatchObject({ id: setId, lastGoodDay: 3, set: { technique: 'two-strand-twist' } });
@@ -224,10 +226,87 @@ describe('days of wear and the end', () => {
     expect((await findSet(database.db, studioId, setId))!.wearDays).toHaveLength(2);
   });
 
+  it('halves of a trial end apart; the set is over with the second, on the day of the longer', async () => {
+    const setId = await aSet(database, studioId, head);
+    await record(setId, [...ALL_DONE, sent('t', 'taken-down', 600)]);
+    const end = (over: Parameters<typeof anEnd>[0]) =>
+      database.write((tx) => endSet(tx, studioId, setId, anEnd(over), NOON));
+    await end({ half: 'left', lastGoodDay: 2 });
+    expect(await stages()).toEqual(['worn', 'all']);
+    expect(await findSet(database.db, studioId, setId)).toMatchObject({
+      outcome: null,
+      halfOutcomes: [{ half: 'left', lastGoodDay: 2 }],
+    });
+    await end({ half: 'right', lastGoodDay: 5, reason: 'wash-day', wouldHaveGoneOn: true });
+    expect(await stages()).toEqual(['ended', 'all']);
+    const over = await findSet(database.db, studioId, setId);
+    expect(over!.outcome).toMatchObject({
+      half: 'whole',
+      lastGoodDay: 5,
+      reason: 'wash-day',
+      wouldHaveGoneOn: true,
+    });
+    expect((await listSets(database.db, studioId, 'ended'))[0]).toMatchObject({ lastGoodDay: 5 });
+    const removed = await database.write((tx) => reopenSet(tx, studioId, setId));
+    expect(removed).toHaveLength(3);
+    expect(await stages()).toEqual(['worn', 'all']);
+    for (const own of removed) await database.write((tx) => endSet(tx, studioId, setId, own, NOON));
+    expect((await findSet(database.db, studioId, setId))!.halfOutcomes).toHaveLength(2);
+  });
+
+  it('two entries of a day: the later wins, the earlier stays in its history; halves stand beside each other', async () => {
+    const setId = await aSet(database, studioId, head);
+    await record(setId, [...ALL_DONE, sent('t', 'taken-down', 600)]);
+    const save = (over: Parameters<typeof aDay>[0]) =>
+      database.write((tx) => saveWearDay(tx, studioId, setId, aDay(over), NOON));
+    await save({ half: 'left', ratings: { frizz: 2 } });
+    await save({ half: 'right', ratings: { frizz: 6 } });
+    await save({ half: 'left', revision: 1, ratings: { hold: 8 }, note: 'later' });
+    const { wearDays } = (await findSet(database.db, studioId, setId))!;
+    expect(wearDays.map(({ half, ratings, revision }) => [half, ratings, revision])).toEqual([
+      ['left', { hold: 8 }, 2],
+      ['right', { frizz: 6 }, 1],
+    ]);
+    const { rows } = await database.client.execute('select entry from wear_day_history');
+    expect(rows.map(({ entry }) => JSON.parse(String(entry)) as unknown)).toMatchObject([
+      { ratings: { frizz: 2 } },
+    ]);
+  });
+
+  it('a day holds four pictures; they keep their date when the takedown moves, and are gone for good when deleted', async () => {
+    const setId = await aSet(database, studioId, head);
+    const picture = {
+      day: 1,
+      view: 'front',
+      width: 4,
+      height: 3,
+      jpeg: Buffer.from('large'),
+      thumb: Buffer.from('s'),
+    } as const;
+    const add = (over = {}) =>
+      database.write((tx) => addPhoto(tx, studioId, setId, { ...picture, ...over }, NOON));
+    await expect(add()).rejects.toThrow('not been taken down yet');
+    await record(setId, [...ALL_DONE, sent('t', 'taken-down', 600)]);
+    const ids = [await add(), await add(), await add(), await add()];
+    await expect(add()).rejects.toThrow('a day holds 4 pictures');
+    await add({ day: 2 });
+    expect((await photoBytes(database.db, studioId, ids[0]!, 'jpeg'))!.toString()).toBe('large');
+    expect((await photoBytes(database.db, studioId, ids[0]!, 'thumb'))!.toString()).toBe('s');
+    await record(setId, [sent('m', 'moved', 700, { of: ['t'], toMs: NOON + 20 * 60_000 })]);
+    expect((await photosOf(database.db, studioId, setId)).map(({ day }) => day)).toEqual([1, 1, 1, 1, 2]);
+    await database.write((tx) => deletePhoto(tx, studioId, ids[0]!));
+    await expect(database.write((tx) => deletePhoto(tx, studioId, ids[0]!))).rejects.toMatchObject({
+      code: 'not-found',
+    });
+    expect(await photoBytes(database.db, studioId, ids[0]!, 'jpeg')).toBeNull();
+  });
+
   it('a giving up is corrected, and taken back', async () => {
     const setId = await aSet(database, studioId, head);
     const end = (lastGoodDay: number, nowMs = NOON) =>
-      database.write((tx) => endSet(tx, studioId, setId, { lastGoodDay, reason: 'limp', note: '' }, nowMs));
+      database.write((tx) =>
+        endSet(tx, studioId, setId, anEnd({ lastGoodDay, reason: 'limp', note: '' }), nowMs),
+      );
     await expect(end(2)).rejects.toThrow('not been taken down yet');
     await record(setId, [...ALL_DONE, sent('t', 'taken-down', 600)]);
     await end(2);
@@ -238,7 +317,9 @@ describe('days of wear and the end', () => {
     });
     await expect(end(91)).rejects.toThrow('at most 90');
     await expect(end(-1)).rejects.toThrow('before the takedown');
-    expect(await database.write((tx) => reopenSet(tx, studioId, setId))).toMatchObject({ lastGoodDay: 5 });
+    expect((await database.write((tx) => reopenSet(tx, studioId, setId)))[0]).toMatchObject({
+      lastGoodDay: 5,
+    });
     expect(await stages()).toEqual(['worn', 'all']);
     await expect(database.write((tx) => reopenSet(tx, studioId, setId))).rejects.toThrow('not given up');
   });

@@ -5,15 +5,16 @@ import type { BriefInput } from '@/core/formats/brief';
 import { takenDownShape, type TakenDown } from '@/core/plan/as-taken-down';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
 import { ZONES } from '@/core/hair/zone';
+import type { HalfOutcome } from '@/core/diary/outcome';
 import type { RunEvent } from '@/core/run/run-event';
 import { runState, type RunState } from '@/core/run/run-state';
 import type { Reader } from '../client';
 import { heads, outcomes, sets, setSections } from '../schema';
 import { readJson, requireJson } from './json';
 import { briefShape } from './kept-brief';
-import { facts, standing, type SetListing } from './set-lists';
+import { facts, standing, wholeOutcome, type SetListing } from './set-lists';
 import { eventsOf } from './set-log';
-import { wearDaysOf, type Outcome, type WearDay } from './wear';
+import { outcomesOf, wearDaysOf, type WearDay } from './wear';
 
 export type SetSection = Omit<typeof setSections.$inferSelect, 'studioId' | 'setId'>;
 
@@ -35,7 +36,9 @@ export interface SetRecord extends Omit<SetListing, 'set' | 'daysPresentable'> {
   readonly events: readonly RunEvent[];
   readonly run: RunState;
   readonly wearDays: readonly WearDay[];
-  readonly outcome: Outcome | null;
+  readonly outcome: HalfOutcome | null;
+  /** How the halves of a trial ended, as far as they did. */
+  readonly halfOutcomes: readonly HalfOutcome[];
 }
 
 const layerIds = z.array(z.string().nullable());
@@ -91,10 +94,10 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
     })
     .from(sets)
     .innerJoin(heads, eq(heads.id, sets.headId))
-    .leftJoin(outcomes, eq(outcomes.setId, sets.id))
+    .leftJoin(outcomes, wholeOutcome)
     .where(and(eq(sets.studioId, studioId), eq(sets.id, id)));
   if (!row) return null;
-  const [sections, events, days, [outcome]] = await Promise.all([
+  const [sections, events, days, ended] = await Promise.all([
     reader
       .select()
       .from(setSections)
@@ -102,10 +105,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
       .orderBy(asc(setSections.number)),
     eventsOf(reader, studioId, id),
     wearDaysOf(reader, studioId, id),
-    reader
-      .select()
-      .from(outcomes)
-      .where(and(eq(outcomes.studioId, studioId), eq(outcomes.setId, id))),
+    outcomesOf(reader, studioId, id),
   ]);
   return {
     ...row,
@@ -119,6 +119,7 @@ export async function findSet(reader: Reader, studioId: string, id: string): Pro
     events,
     run: runState(events, sections.length),
     wearDays: days,
-    outcome: outcome ?? null,
+    outcome: ended.find(({ half }) => half === 'whole') ?? null,
+    halfOutcomes: ended.filter(({ half }) => half !== 'whole'),
   };
 }

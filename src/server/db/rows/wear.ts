@@ -15,12 +15,15 @@ import {
   type EntrySource,
   type Half,
 } from '@/core/diary/day-entry';
+import { recalled as recalledShape, type HalfOutcome, type Outcome } from '@/core/diary/outcome';
+import { END_REASON_IDS } from '@/core/wear/end-reasons';
 import { RATING_IDS, type RatingId } from '@/core/wear/rating-scales';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { outcomes, sets, wearDayHistory, wearDays } from '../schema';
+import { outcomes, photos, sets, wearDayHistory, wearDays } from '../schema';
+import { photosOf } from './photos';
 import { readJson } from './json';
 
 /** One day of wear as it is kept. */
@@ -107,8 +110,6 @@ const columnsOf = ({ ratings, marks, night, done, weather, visibleCm, note }: Da
   note,
 });
 
-export type Outcome = Omit<typeof outcomes.$inferSelect, 'studioId' | 'setId' | 'createdAtMs'>;
-
 async function wornSet(tx: Tx, studioId: string, setId: string) {
   const [set] = await tx
     .select({ takenDownAtMs: sets.takenDownAtMs, endedAtMs: sets.endedAtMs })
@@ -162,8 +163,36 @@ export async function saveWearDay(
   await tx.update(wearDays).set(row).where(ofDay);
 }
 
+type OutcomeRow = typeof outcomes.$inferSelect;
+
+const readOutcome = ({
+  half,
+  lastGoodDay,
+  reason,
+  wouldHaveGoneOn,
+  note,
+  recalled,
+}: OutcomeRow): HalfOutcome => ({
+  half: HALVES.find((own) => own === half) ?? 'whole',
+  lastGoodDay,
+  reason: END_REASON_IDS.find((own) => own === reason) ?? 'unknown',
+  wouldHaveGoneOn,
+  note,
+  recalled: readJson(recalledShape, recalled),
+});
+
+/** How a set ended, and each half of a trial, as far as that is known. */
+export async function outcomesOf(reader: Reader, studioId: string, setId: string): Promise<HalfOutcome[]> {
+  const rows = await reader
+    .select()
+    .from(outcomes)
+    .where(and(eq(outcomes.studioId, studioId), eq(outcomes.setId, setId)));
+  return rows.map(readOutcome);
+}
+
 /**
- * Records why and when a style was given up, or corrects what was recorded.
+ * Records why and when a style was given up, or one half of it, or corrects what was recorded. Once both halves of a
+ * trial are given up the set is over, on the last good day of the half that lasted longer.
  *
  * @throws AppError not-found, or invalid before takedown
  */
@@ -171,19 +200,30 @@ export async function endSet(
   tx: Tx,
   studioId: string,
   setId: string,
-  outcome: Outcome,
+  { half, ...ended }: HalfOutcome,
   nowMs: number,
 ): Promise<void> {
   const set = await wornSet(tx, studioId, setId);
   if (set.takenDownAtMs === null) throw invalid('lastGoodDay', 'this set has not been taken down yet');
-  if (outcome.lastGoodDay < 0)
-    throw invalid('lastGoodDay', 'the last good day cannot be before the takedown');
-  if (outcome.lastGoodDay > WEAR_DAYS.high)
+  if (ended.lastGoodDay < 0) throw invalid('lastGoodDay', 'the last good day cannot be before the takedown');
+  if (ended.lastGoodDay > WEAR_DAYS.high)
     throw invalid('lastGoodDay', `the last good day is at most ${WEAR_DAYS.high} days after the takedown`);
-  await tx
-    .insert(outcomes)
-    .values({ ...outcome, studioId, setId, createdAtMs: nowMs })
-    .onConflictDoUpdate({ target: outcomes.setId, set: outcome });
+  const keep = (own: Half, row: Outcome) =>
+    tx
+      .insert(outcomes)
+      .values({ ...row, half: own, studioId, setId, createdAtMs: nowMs })
+      .onConflictDoUpdate({ target: [outcomes.setId, outcomes.half], set: row });
+  await keep(half, ended);
+  if (half !== 'whole') {
+    const known = await outcomesOf(tx, studioId, setId);
+    const [left, right] = [
+      known.find((one) => one.half === 'left'),
+      known.find((one) => one.half === 'right'),
+    ];
+    if (!left || !right) return;
+    const { half: _, ...longer } = left.lastGoodDay > right.lastGoodDay ? left : right;
+    await keep('whole', longer);
+  }
   await tx
     .update(sets)
     .set({ endedAtMs: set.endedAtMs ?? nowMs })
@@ -196,18 +236,18 @@ export async function endSet(
  * @returns what was recorded, so that it can be put back
  * @throws AppError not-found, or invalid when it was not given up
  */
-export async function reopenSet(tx: Tx, studioId: string, setId: string): Promise<Outcome> {
+export async function reopenSet(tx: Tx, studioId: string, setId: string): Promise<HalfOutcome[]> {
   await wornSet(tx, studioId, setId);
-  const [outcome] = await tx
+  const removed = await tx
     .delete(outcomes)
     .where(and(eq(outcomes.studioId, studioId), eq(outcomes.setId, setId)))
-    .returning({ lastGoodDay: outcomes.lastGoodDay, reason: outcomes.reason, note: outcomes.note });
-  if (!outcome) throw invalid('setId', 'this style is not given up');
+    .returning();
+  if (removed.length === 0) throw invalid('setId', 'this style is not given up');
   await tx
     .update(sets)
     .set({ endedAtMs: null })
     .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
-  return outcome;
+  return removed.map(readOutcome);
 }
 
 /** Far beyond any day of wear: where days wait while their numbers change. */
@@ -230,13 +270,12 @@ export async function moveWearDays(
   if (by === 0) return;
   const ofSet = and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId));
   const days = await tx.select({ day: wearDays.day }).from(wearDays).where(ofSet);
-  const [outcome] = await tx
-    .select({ lastGoodDay: outcomes.lastGoodDay })
-    .from(outcomes)
-    .where(and(eq(outcomes.studioId, studioId), eq(outcomes.setId, setId)));
-  const moved = [...days.map(({ day }) => day), ...(outcome ? [outcome.lastGoodDay] : [])].map(
-    (day) => day + by,
-  );
+  const ended = await outcomesOf(tx, studioId, setId);
+  const pictured = await photosOf(tx, studioId, setId);
+  const moved = [
+    ...[...days, ...pictured].map(({ day }) => day),
+    ...ended.map(({ lastGoodDay }) => lastGoodDay),
+  ].map((day) => day + by);
   if (moved.some((day) => day < 0))
     throw invalid('toMs', 'days of wear are entered before that; a takedown cannot come after them');
   if (moved.some((day) => day > WEAR_DAYS.high))
@@ -249,10 +288,14 @@ export async function moveWearDays(
     .update(wearDays)
     .set({ day: sql`${wearDays.day} + ${by - AWAY}` })
     .where(ofSet);
-  if (outcome)
+  await tx
+    .update(photos)
+    .set({ day: sql`${photos.day} + ${by}` })
+    .where(and(eq(photos.studioId, studioId), eq(photos.setId, setId)));
+  if (ended.length > 0)
     await tx
       .update(outcomes)
-      .set({ lastGoodDay: outcome.lastGoodDay + by })
+      .set({ lastGoodDay: sql`${outcomes.lastGoodDay} + ${by}` })
       .where(and(eq(outcomes.studioId, studioId), eq(outcomes.setId, setId)));
 }
 

@@ -3,6 +3,7 @@ export * from './head-measurements';
 export * from './head-merges';
 export * from './heads';
 export * from './mixes';
+export * from './photos';
 export * from './plans';
 export * from './products';
 export * from './sets';

@@ -6,6 +6,7 @@ import type { PlanFile } from '@/core/formats/plan-file';
 import type { Measured } from '@/core/run/measured';
 import type { RoomAir } from '@/core/run/room-sensor';
 import type { DayDone, DayEntry, DayMarks, DayWeather, EntrySource, Half } from '@/core/diary/day-entry';
+import type { Recalled } from '@/core/diary/outcome';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
 import { headMeasurements } from './head-measurements';
@@ -175,14 +176,21 @@ export const wearDayHistory = sqliteTable(
   (table) => [index('history_by_day').on(table.wearDayId)],
 );
 
-/** How a style ended. */
-export const outcomes = sqliteTable('outcomes', {
-  setId: text('set_id')
-    .primaryKey()
-    .references(() => sets.id, { onDelete: 'cascade' }),
-  studioId: ofStudio(),
-  lastGoodDay: integer('last_good_day').notNull(),
-  reason: text('reason').notNull(),
-  note: text('note').notNull(),
-  createdAtMs: timeMs('created_at_ms').notNull(),
-});
+/** How a style ended, and before that each half of a trial. */
+export const outcomes = sqliteTable(
+  'outcomes',
+  {
+    setId: text('set_id')
+      .notNull()
+      .references(() => sets.id, { onDelete: 'cascade' }),
+    studioId: ofStudio(),
+    half: text('half').$type<Half>().notNull().default('whole'),
+    lastGoodDay: integer('last_good_day').notNull(),
+    reason: text('reason').notNull(),
+    wouldHaveGoneOn: integer('would_have_gone_on', { mode: 'boolean' }),
+    note: text('note').notNull(),
+    recalled: json<Recalled>('recalled'),
+    createdAtMs: timeMs('created_at_ms').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.setId, table.half] })],
+);

@@ -1,0 +1,173 @@
+'use client';
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState, useSyncExternalStore } from 'react';
+import {
+  MOST_PHOTOS_A_DAY,
+  PHOTO_VIEW_IDS,
+  photoViews,
+  type PhotoFacts,
+  type PhotoViewId,
+} from '@/core/diary/photo';
+import { sentence } from '@/core/words/words';
+import { ConfirmDialog } from '@/ui/feedback/confirm-dialog';
+import { Chip, Chips } from './chips';
+import { photoAddress } from './photo-address';
+import styles from './photos.module.css';
+
+/** The camera comes when it is asked for. */
+const CameraDialog = dynamic(() => import('./camera-dialog').then((module) => module.CameraDialog), {
+  ssr: false,
+});
+
+const never = () => () => undefined;
+/** Cameras are only given to pages of this computer or of a secure address. */
+const seesCamera = () => navigator.mediaDevices !== undefined;
+
+/** Pictures of one day: taken here where there is a camera, or chosen; deleted for good. */
+export function Photos({
+  setId,
+  date,
+  day,
+  photos,
+  onChange,
+}: {
+  readonly setId: string;
+  readonly date: string;
+  readonly day: number;
+  /** All of the set; those of before are the ghosts to take the same view by. */
+  readonly photos: readonly PhotoFacts[];
+  readonly onChange: (photos: readonly PhotoFacts[]) => void;
+}) {
+  const [view, setView] = useState<PhotoViewId>('front');
+  const [isCamera, setCamera] = useState(false);
+  const [isBusy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [leaving, setLeaving] = useState<PhotoFacts | null>(null);
+  const ofDay = photos.filter((photo) => photo.day === day);
+  const ghost = photos.findLast((photo) => photo.view === view && photo.day < day) ?? null;
+  const hasCamera = useSyncExternalStore(never, seesCamera, () => false);
+
+  const send = async (file: Blob) => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      const answer = await fetch(`/api/v1/sets/${setId}/photos?date=${date}&view=${view}`, {
+        method: 'POST',
+        headers: { 'content-type': file.type || 'application/octet-stream' },
+        body: file,
+      });
+      const told = (await answer.json()) as {
+        photo?: PhotoFacts;
+        title?: string;
+        errors?: { message: string }[];
+      };
+      if (told.photo) onChange([...photos, told.photo].sort((a, b) => a.day - b.day));
+      else setProblem(sentence(told.errors?.[0]?.message ?? told.title ?? 'it could not be kept'));
+    } catch {
+      setProblem('No connection. The picture is not kept; try again.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const remove = async ({ id }: PhotoFacts) => {
+    setLeaving(null);
+    try {
+      const answer = await fetch(photoAddress(id, 'jpeg'), { method: 'DELETE' });
+      // Gone already is gone.
+      if (answer.ok || answer.status === 404) onChange(photos.filter((photo) => photo.id !== id));
+      else setProblem('It could not be deleted; try again.');
+    } catch {
+      setProblem('No connection. It is still there; try again.');
+    }
+  };
+  return (
+    <section className={styles.photos} aria-label="Photos">
+      <Chips title="Photos">
+        {PHOTO_VIEW_IDS.map((id) => (
+          <Chip key={id} isOn={id === view} onToggle={() => setView(id)}>
+            {photoViews[id].label}
+          </Chip>
+        ))}
+      </Chips>
+      {ofDay.length > 0 && (
+        <ul className={styles.list}>
+          {ofDay.map((photo) => (
+            <li key={photo.id}>
+              <a href={photoAddress(photo.id, 'jpeg')} target="_blank" rel="noreferrer">
+                {/* eslint-disable-next-line @next/next/no-img-element -- of this studio alone, never through a cache */}
+                <img
+                  src={photoAddress(photo.id, 'thumb')}
+                  alt={`${photoViews[photo.view].label}, day ${photo.day}`}
+                  width={96}
+                  height={96}
+                />
+              </a>
+              <Button
+                size="small"
+                aria-label={`Delete ${photoViews[photo.view].label}, day ${photo.day}`}
+                onClick={() => setLeaving(photo)}
+              >
+                Delete
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {ofDay.length < MOST_PHOTOS_A_DAY ? (
+        <div className={styles.add}>
+          {hasCamera && (
+            <Button variant="outlined" disabled={isBusy} onClick={() => setCamera(true)}>
+              Take one
+            </Button>
+          )}
+          <Button variant="outlined" component="label" disabled={isBusy}>
+            {isBusy ? 'Keeping it…' : 'Choose a file'}
+            <input
+              type="file"
+              accept="image/*"
+              className="visually-hidden"
+              aria-label={`Choose a picture, ${photoViews[view].label.toLowerCase()}`}
+              onChange={(event) => {
+                const file = event.target.files?.[0];
+                event.target.value = '';
+                if (file) void send(file);
+              }}
+            />
+          </Button>
+        </div>
+      ) : (
+        <p className={styles.hint}>A day holds {MOST_PHOTOS_A_DAY} pictures.</p>
+      )}
+      {problem && (
+        <p className={styles.problem} role="alert">
+          {problem}
+        </p>
+      )}
+      <p className={styles.hint}>
+        Kept here alone, without place or device. Same light, same distance, same spot.
+      </p>
+      {isCamera && (
+        <CameraDialog
+          view={photoViews[view].label}
+          ghost={ghost && photoAddress(ghost.id, 'jpeg')}
+          onTake={(blob) => {
+            setCamera(false);
+            void send(blob);
+          }}
+          onClose={() => setCamera(false)}
+        />
+      )}
+      {leaving && (
+        <ConfirmDialog
+          title="Delete this picture for good?"
+          confirm="Delete it"
+          onConfirm={() => void remove(leaving)}
+          onCancel={() => setLeaving(null)}
+        >
+          It cannot be brought back. Copies of the data that were taken before still hold it.
+        </ConfirmDialog>
+      )}
+    </section>
+  );
+}

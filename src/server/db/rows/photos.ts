@@ -1,0 +1,91 @@
+import { and, asc, count, eq } from 'drizzle-orm';
+import { WEAR_DAYS } from '@/core/formats/ranges';
+import { MOST_PHOTOS_A_DAY, PHOTO_VIEW_IDS, type PhotoFacts, type PhotoViewId } from '@/core/diary/photo';
+import { AppError, invalid } from '../../errors';
+import type { Reader, Tx } from '../client';
+import { newId } from '../id';
+import { photos, sets } from '../schema';
+
+/** A picture to be kept. */
+export interface PhotoToKeep {
+  readonly day: number;
+  readonly view: PhotoViewId;
+  readonly width: number;
+  readonly height: number;
+  readonly jpeg: Buffer;
+  readonly thumb: Buffer;
+}
+
+const ofSet = (studioId: string, setId: string) =>
+  and(eq(photos.studioId, studioId), eq(photos.setId, setId));
+const one = (studioId: string, id: string) => and(eq(photos.studioId, studioId), eq(photos.id, id));
+
+/** The pictures of a set, by day and then as they were taken, without their pixels. */
+export async function photosOf(reader: Reader, studioId: string, setId: string): Promise<PhotoFacts[]> {
+  const rows = await reader
+    .select({
+      id: photos.id,
+      day: photos.day,
+      view: photos.view,
+      width: photos.width,
+      height: photos.height,
+      takenAtMs: photos.takenAtMs,
+    })
+    .from(photos)
+    .where(ofSet(studioId, setId))
+    .orderBy(asc(photos.day), asc(photos.takenAtMs));
+  return rows.map((row) => ({ ...row, view: PHOTO_VIEW_IDS.find((view) => view === row.view) ?? 'front' }));
+}
+
+/** The pixels of a picture, or of its thumbnail; null where it is not of this studio. */
+export async function photoBytes(
+  reader: Reader,
+  studioId: string,
+  id: string,
+  size: 'jpeg' | 'thumb',
+): Promise<Buffer | null> {
+  const [row] = await reader.select({ bytes: photos[size] }).from(photos).where(one(studioId, id));
+  return row ? Buffer.from(row.bytes) : null;
+}
+
+/**
+ * Keeps a picture of a style that is worn.
+ *
+ * @returns its id
+ * @throws AppError not-found, or invalid before the takedown and for more than a day holds
+ */
+export async function addPhoto(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  photo: PhotoToKeep,
+  nowMs: number,
+): Promise<string> {
+  const [set] = await tx
+    .select({ takenDownAtMs: sets.takenDownAtMs })
+    .from(sets)
+    .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
+  if (!set) throw new AppError('not-found');
+  if (set.takenDownAtMs === null) throw invalid('date', 'this set has not been taken down yet');
+  if (photo.day < 0 || photo.day > WEAR_DAYS.high)
+    throw invalid('date', `a picture is of a day from 0 to ${WEAR_DAYS.high} after the takedown`);
+  const [there] = await tx
+    .select({ count: count() })
+    .from(photos)
+    .where(and(ofSet(studioId, setId), eq(photos.day, photo.day)));
+  if (there!.count >= MOST_PHOTOS_A_DAY)
+    throw invalid('photo', `a day holds ${MOST_PHOTOS_A_DAY} pictures; delete one of them first`);
+  const id = newId(nowMs);
+  await tx.insert(photos).values({ id, studioId, setId, ...photo, takenAtMs: nowMs });
+  return id;
+}
+
+/**
+ * Deletes a picture for good.
+ *
+ * @throws AppError not-found
+ */
+export async function deletePhoto(tx: Tx, studioId: string, id: string): Promise<void> {
+  const gone = await tx.delete(photos).where(one(studioId, id)).returning({ id: photos.id });
+  if (gone.length === 0) throw new AppError('not-found');
+}
