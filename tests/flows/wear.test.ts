@@ -8,9 +8,9 @@ import { openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
 import { press, see, seeGone, touch } from '../support/hands';
 import { setScene } from '../support/scene';
+import { SCALES, sliders, touchScale } from '../support/scales';
 
 const scene = setScene('demo');
-const SCALES = ['Definition', 'Frizz', 'Volume', 'Moisture', 'Shine', 'Hold'] as const;
 
 let setId: string;
 beforeAll(async () => {
@@ -29,22 +29,8 @@ const kept = async (day: number) => {
 };
 const ratingsOf = (row: Record<string, unknown> | undefined) =>
   SCALES.map((name) => row?.[name.toLowerCase()]);
-const sliders = (page: Page) =>
-  page.$$eval('[aria-label="How it is holding up"] input[type="range"]', (all) =>
-    all.map((one) => one.getAttribute('aria-valuetext')),
-  );
-/** Touches a scale where a rating lies on it. */
-async function touchScale(page: Page, name: string, rating: number): Promise<void> {
-  const slider = await page.waitForSelector(`::-p-aria([name="${name}"][role="slider"])`);
-  const { x, y, width, height } = (await slider!.boundingBox())!;
-  const client = await page.createCDPSession();
-  const point = { x: x + 0.5 + ((width - 1) * rating) / 10, y: y + height - 12 };
-  await Promise.all([
-    client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [point] }),
-    client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }),
-  ]);
-  await client.detach();
-}
+/** What the server is told a moment later, on a machine that may be busy. */
+const soon = <T>(read: () => Promise<T>) => expect.poll(read, { timeout: 20_000 });
 const isKept = (page: Page) => see(page, '✓ kept');
 const chooseDay = (page: Page, day: number) =>
   page.click(`ol[aria-label="Days of wear"] li:nth-child(${day + 1}) button`);
@@ -87,7 +73,7 @@ describe('a week of entries by touch at 390 px', () => {
       const rest = await page.waitForSelector('::-p-aria([name="All the rest as yesterday"])');
       await touch(page, rest!);
       await isKept(page);
-      await expect.poll(async () => ratingsOf((await kept(day))[0])[5]).toBe(8);
+      await soon(async () => ratingsOf((await kept(day))[0])[5]).toBe(8);
       expect(ratingsOf((await kept(day))[0])).toEqual([6, 4 + (day - 2), 7, 5.5, 6, 8]);
     }
     await page.close();
@@ -105,9 +91,9 @@ describe('a week of entries by touch at 390 px', () => {
     );
     await touch(page, '[data-section="19"]');
     await isKept(page);
-    await expect
-      .poll(async () => JSON.parse(String((await kept(6))[0]!.marks)) as unknown)
-      .toMatchObject({ itch: [19] });
+    await soon(async () => JSON.parse(String((await kept(6))[0]!.marks)) as unknown).toMatchObject({
+      itch: [19],
+    });
     const [row] = await kept(6);
     const marks = JSON.parse(String(row!.marks)) as { frizz: number[] };
     expect(marks.frizz).toContain(19);
@@ -138,13 +124,13 @@ describe('an entry in two tabs', () => {
       await page.keyboard.press(key);
     };
     await rate(one.page, '2');
-    await expect.poll(async () => (await kept(5))[0]!.shine).toBe(2);
+    await soon(async () => (await kept(5))[0]!.shine).toBe(2);
     await rate(two.page, '9');
     await see(two.page, 'entered in another tab meanwhile');
     expect((await kept(5))[0]!.shine).toBe(2);
     await press(two.page, 'Keep mine');
     await seeGone(two.page, 'entered in another tab meanwhile');
-    await expect.poll(async () => (await kept(5))[0]!.shine).toBe(9);
+    await soon(async () => (await kept(5))[0]!.shine).toBe(9);
     const { rows } = await scene.database.client.execute({
       sql: 'select entry from wear_day_history where wear_day_id = ? order by replaced_at_ms',
       args: [String((await kept(5))[0]!.id)],
@@ -164,7 +150,7 @@ describe('a tap just before a reload', () => {
     await page.focus('::-p-aria([name="Volume"][role="slider"])');
     await page.keyboard.press('3');
     await page.reload({ waitUntil: 'networkidle2' });
-    await expect.poll(async () => (await kept(6))[0]!.volume).toBe(3);
+    await soon(async () => (await kept(6))[0]!.volume).toBe(3);
     await page.close();
   });
 });
@@ -209,9 +195,9 @@ describe('pictures of a day', () => {
     await see(page, 'Delete this picture for good?');
     await press(page, 'Delete it');
     await shown(0);
-    await expect
-      .poll(async () => (await scene.database.client.execute('select id from photos')).rows.length)
-      .toBe(1);
+    await soon(async () => (await scene.database.client.execute('select id from photos')).rows.length).toBe(
+      1,
+    );
     await page.goto(`${scene.origin}/sets/${setId}`, { waitUntil: 'networkidle2' });
     await page.waitForSelector('img[alt="Front, day 6"]');
     expect(problems.filter((problem) => !problem.includes('422'))).toEqual([]);

@@ -62,6 +62,7 @@ export function GiveUp({
   lastDay,
   days,
   halves,
+  given,
   recorded,
   clock,
   onDone,
@@ -73,6 +74,8 @@ export function GiveUp({
   days: readonly RatedDay[];
   /** The halves of a trial that can be given up apart; only the whole head elsewhere. */
   halves: readonly Half[];
+  /** Those that are given up already. */
+  given: readonly Half[];
   /** What was recorded of it, to be corrected; null for a style that is worn. */
   recorded: HalfOutcome | null;
   clock: Clock;
@@ -80,7 +83,11 @@ export function GiveUp({
 }) {
   const { form, submit, problem, busy } = useCheckedForm({
     schema: giveUpForm,
-    values: valuesOf(recorded?.half ?? halves[0]!, recorded, days.length === 0),
+    values: valuesOf(
+      recorded?.half ?? halves.find((half) => !given.includes(half)) ?? halves[0]!,
+      recorded,
+      days.length === 0,
+    ),
     unsavedAs: `give-up.${setId}`,
     save: (filled) => giveUp({ setId, form: filled }),
     onKept: () => {

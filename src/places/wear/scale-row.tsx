@@ -68,8 +68,9 @@ function Ruler({
         aria-label={name}
         aria-valuetext={words}
         onChange={(event) => onChange(Number(event.target.value))}
-        // A touch on the value that stands there already says it too.
+        // A touch on the value that stands there already says it too; a finger on the thumb itself makes no click.
         onClick={(event) => onChange(Number(event.currentTarget.value))}
+        onPointerUp={(event) => onChange(Number(event.currentTarget.value))}
         onKeyDown={(event) => {
           if (!/^\d$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return;
           event.preventDefault();
@@ -108,7 +109,7 @@ export function ScaleRow({
   const first = sides[0]!;
   const shown = first.value ?? first.pale;
   return (
-    <div className={styles.row} data-rated={rated.length === sides.length} data-scale={scale.id}>
+    <div className={styles.row} data-rated={rated.length === sides.length} data-halves={sides.length > 1}>
       <div className={styles.words}>
         <b>{scale.label}</b>{' '}
         <span className={styles.value}>

@@ -93,6 +93,7 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs, photos: known }: 
               takenDownAtMs={takenDownAtMs}
               lastDay={lastDay}
               halves={halves}
+              given={set.halfOutcomes.map(({ half }) => half)}
               days={rated}
               recorded={set.outcome}
               clock={clock}

@@ -28,7 +28,9 @@ export function RatingField({
         value={value ?? 5}
         aria-valuetext={value === null ? 'not rated yet' : `${value} of 10, ${words}`}
         onChange={(event) => onChange(Number(event.target.value))}
+        // A finger on the thumb itself makes no click.
         onClick={(event) => onChange(Number(event.currentTarget.value))}
+        onPointerUp={(event) => onChange(Number(event.currentTarget.value))}
         onKeyDown={(event) => {
           if (!/^\d$/.test(event.key) || event.ctrlKey || event.metaKey) return;
           event.preventDefault();
