@@ -1,4 +1,4 @@
-import { ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
+import { perZone, ZONE_LABEL, ZONES, type PerZone } from '../hair/zone';
 import { sectionName } from '../parting/section-name';
 import type { DayEntry } from './day-entry';
 
@@ -9,6 +9,10 @@ export interface WornSet {
   /** Sections that the set has, or had at the chair. */
   readonly sections: ReadonlySet<number>;
 }
+
+/** Length pulled straight zone by zone, however a head has it. */
+export const stretchedOf = (length: number | PerZone<number>): PerZone<number> =>
+  perZone((zone) => (typeof length === 'number' ? length : length[zone]));
 
 /** Hair hanging free is measured no finer than this share of its length. */
 const TAPE = 1.03;

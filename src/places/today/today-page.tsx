@@ -5,6 +5,7 @@ import { formatChance, formatClock, formatDay, formatMoment, formatWhen } from '
 import { AskHow } from '@/ui/how-we-know/ask';
 import Link from 'next/link';
 import { Cards, LinkCard } from '@/ui/shell/card';
+import { FreshAtMidnight } from '@/ui/shell/fresh-at-midnight';
 import { Page, Part } from '@/ui/shell/page';
 import { setLabelOf } from '@/core/draft/labels';
 import { Shortages } from '../shelf/shortages';
@@ -27,6 +28,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
     setting.length + drying.length + tonight.length + worn.length + booked.length + drafts.length === 0;
   return (
     <Page title="Today" lead={`${today.studioName}, ${formatMoment(nowMs, clock)}`}>
+      <FreshAtMidnight servedMs={nowMs} timeZone={clock.timeZone} />
       {isQuiet && (
         <EmptyState
           title={today.hasHeads ? 'Nothing needs hands now' : 'Welcome'}
@@ -101,7 +103,7 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
                 ({ headName, set, takenDownAtMs, entry }) =>
                   entry && (
                     <TonightCard
-                      key={entry.setId}
+                      key={`${entry.setId}/${entry.day}`}
                       headName={headName}
                       words={setLabelOf(set)}
                       date={dateOfDay(takenDownAtMs, entry.day, clock.timeZone)}

@@ -1,7 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
-import { perZone } from '@/core/hair/zone';
-import { dayProblem } from '@/core/diary/day-problem';
+import { dayProblem, stretchedOf } from '@/core/diary/day-problem';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { action, type Call } from '@/server/action';
 import { findSet, type SetRecord } from '@/server/db/rows/sets';
@@ -28,9 +27,7 @@ export const saveWearDay = action(saveWearDayInput, async (call) => {
     throw invalid('half', 'this set is no half-head trial; rate it as a whole');
   const { stretchedLengthCm } = set.brief.head;
   const problem = dayProblem(entry, {
-    stretchedCm: perZone((zone) =>
-      typeof stretchedLengthCm === 'number' ? stretchedLengthCm : stretchedLengthCm[zone],
-    ),
+    stretchedCm: stretchedOf(stretchedLengthCm),
     sections: new Set([...set.sections.map(({ number }) => number), ...set.run.parting.ever]),
   });
   if (problem) throw invalid(`entry.${problem.path}`, problem.message);

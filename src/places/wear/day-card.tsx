@@ -1,29 +1,13 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
-import type { DrawnSection } from '@/core/parting/drawn-layout';
-import { TRIAL_PRODUCT } from '@/core/parting/layout';
-import { MEASURED_RANGES } from '@/core/run/measured';
-import type { DayEntry, DayMarks } from '@/core/diary/day-entry';
-import type { WearMarkId } from '@/core/diary/day-words';
+import type { DayEntry } from '@/core/diary/day-entry';
 import { ratingScales, type RatingId } from '@/core/wear/rating-scales';
-import type { PhotoFacts } from '@/core/diary/photo';
 import type { Said } from '@/core/diary/said-of-day';
-import { simulatedStation } from '@/core/diary/weather-station';
-import { capitalised } from '@/core/words/words';
-import { LengthField } from '@/ui/fields/length-field';
-import { DayChips } from './day-chips';
-import { Photos } from './photos';
+import { DayRest, type RestOfDay } from './day-rest';
 import { ScaleRow } from './scale-row';
 import { useDay, useSameAgain, type DayHand, type KeptEntry } from './use-days';
-import { Where } from './where';
 import styles from './day-card.module.css';
-
-/** The make-believe station; a real one is another function of its kind. */
-const STATION = simulatedStation(7);
 
 export interface DayCardProps {
   readonly setId: string;
@@ -34,15 +18,11 @@ export interface DayCardProps {
   /** What was kept of the day before, half by half. */
   readonly before: readonly (DayEntry | null)[];
   readonly said: Partial<Record<RatingId, Said>>;
-  readonly drawn: readonly DrawnSection[];
-  readonly partPath: string | null;
   readonly skin: string;
   readonly hair: string;
   readonly onKept: (kept: KeptEntry) => void;
-  readonly photos: readonly PhotoFacts[];
-  readonly onPhotos: (photos: readonly PhotoFacts[]) => void;
-  /** Only the scales, where the entry stands among other things. */
-  readonly isCompact?: boolean;
+  /** All beyond the scales; left out where the entry stands among other things. */
+  readonly rest?: RestOfDay;
 }
 
 const KEPT_WORDS = {
@@ -76,15 +56,11 @@ function Card({
   day,
   before,
   said,
-  drawn,
-  partPath,
   skin,
   hair,
-  photos,
-  onPhotos,
+  rest,
   hands,
   agains,
-  isCompact = false,
 }: DayCardProps & {
   readonly hands: readonly DayHand[];
   readonly agains: readonly ReturnType<typeof useSameAgain>[];
@@ -93,24 +69,8 @@ function Card({
   const isPale = agains.some(({ pale }) => pale !== null);
   const canOffer = agains.some(({ canOffer: can }) => can);
   const worst = hands.find(({ kept }) => kept !== 'kept' && kept !== 'nothing') ?? first;
-  /** What is of the whole head stands in both halves. */
-  const changeAll = (change: Partial<DayEntry>) =>
-    hands.forEach((hand) => hand.change((entry) => ({ ...entry, ...change })));
-  const marks = hands.reduce<DayMarks>((all, { entry }) => {
-    const next = { ...all };
-    for (const [mark, numbers] of Object.entries(entry.marks) as [WearMarkId, number[]][])
-      next[mark] = [...new Set([...(next[mark] ?? []), ...numbers])];
-    return next;
-  }, {});
-  const sideOf = (number: number) =>
-    drawn.find((section) => section.number === number)?.product === TRIAL_PRODUCT.right ? 'right' : 'left';
-  const onMarks = (mark: WearMarkId, numbers: readonly number[]) =>
-    hands.forEach((hand) => {
-      const own = hand.half === 'whole' ? numbers : numbers.filter((number) => sideOf(number) === hand.half);
-      hand.change((entry) => ({ ...entry, marks: { ...entry.marks, [mark]: [...own] } }));
-    });
   return (
-    <div className={isCompact ? styles.compact : styles.card}>
+    <div className={rest ? styles.card : styles.compact}>
       <section className={styles.scales} aria-label="How it is holding up">
         {ratingScales.map((scale) => (
           <ScaleRow
@@ -144,89 +104,17 @@ function Card({
       {hands.map((hand) => (
         <DayProblem key={hand.half} hand={hand} />
       ))}
-      {!isCompact && (
-        <>
-          <div className={styles.side}>
-            {drawn.length > 0 && (
-              <Where
-                drawn={drawn}
-                partPath={partPath}
-                skin={skin}
-                hair={hair}
-                marks={marks}
-                onMarks={onMarks}
-              />
-            )}
-            <DayChips
-              entry={first.entry}
-              pale={agains[0]!.pale}
-              day={day}
-              date={date}
-              station={STATION}
-              onChange={changeAll}
-            />
-          </div>
-          <div className={styles.last}>
-            <Photos setId={setId} date={date} day={day} photos={photos} onChange={onPhotos} />
-            <Lengths visibleCm={first.entry.visibleCm} onChange={(visibleCm) => changeAll({ visibleCm })} />
-            <TextField
-              label="A note, if there is one"
-              multiline
-              fullWidth
-              value={first.entry.note}
-              slotProps={{ htmlInput: { maxLength: 500 } }}
-              onChange={(event) => changeAll({ note: event.target.value })}
-            />
-          </div>
-        </>
-      )}
-    </div>
-  );
-}
-
-/** Visible length where it was measured: the crown is offered, others on demand. */
-function Lengths({
-  visibleCm,
-  onChange,
-}: {
-  readonly visibleCm: DayEntry['visibleCm'];
-  readonly onChange: (visibleCm: DayEntry['visibleCm']) => void;
-}) {
-  const [more, setMore] = useState<readonly Zone[]>([]);
-  const zones = ZONES.filter(
-    (zone) => zone === 'crown' || visibleCm[zone] !== undefined || more.includes(zone),
-  );
-  const others = ZONES.filter((zone) => !zones.includes(zone));
-  return (
-    <div className={styles.lengths}>
-      {zones.map((zone) => (
-        <LengthField
-          key={zone}
-          label={`${capitalised(ZONE_LABEL[zone])} hangs to`}
-          valueCm={visibleCm[zone] ?? null}
-          lowCm={MEASURED_RANGES.visibleCm.low}
-          highCm={MEASURED_RANGES.visibleCm.high}
-          onChange={(cm) => {
-            const { [zone]: _, ...rest } = visibleCm;
-            onChange(cm === null ? rest : { ...rest, [zone]: cm });
-          }}
+      {rest && (
+        <DayRest
+          {...rest}
+          setId={setId}
+          date={date}
+          day={day}
+          skin={skin}
+          hair={hair}
+          hands={hands}
+          pale={agains[0]!.pale}
         />
-      ))}
-      {others.length > 0 && (
-        <TextField
-          select
-          label="Another zone"
-          value=""
-          slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
-          onChange={(event) => setMore([...more, event.target.value as Zone])}
-        >
-          <option value="" />
-          {others.map((zone) => (
-            <option key={zone} value={zone}>
-              {ZONE_LABEL[zone]}
-            </option>
-          ))}
-        </TextField>
       )}
     </div>
   );

@@ -36,14 +36,9 @@ export function TonightCard({
         day={day}
         {...openedDay(keptDays(days), day, halves, measured)}
         said={said}
-        drawn={[]}
-        partPath={null}
         skin={skin}
         hair={hair}
         onKept={nothing}
-        photos={[]}
-        onPhotos={nothing}
-        isCompact
       />
       <p className={styles.rest}>
         <Link href={`/wear/${setId}`}>Where, what was done, length, the end</Link>

@@ -6,10 +6,13 @@ import { whyOf } from '@/core/explain/why-of';
 import { wholeSetLabel } from '@/core/draft/labels';
 import { standingForecast } from '@/core/plan/as-taken-down';
 import type { PhotoFacts } from '@/core/diary/photo';
+import { stretchedOf } from '@/core/diary/day-problem';
 import { saidOfDay } from '@/core/diary/said-of-day';
 import { dayOfWear, wearDayNumber } from '@/core/wear/wear-day-number';
+import { MINUTE_MS } from '@/core/units/time';
 import { wholeDays } from '@/core/diary/whole-days';
 import { pickedWords } from '@/ui/format';
+import { useNow } from '@/ui/hooks/use-now';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { LinkButton } from '@/ui/shell/link-button';
 import { Page, Part } from '@/ui/shell/page';
@@ -28,7 +31,9 @@ import styles from './wear-desk.module.css';
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSetView>>>;
 
 /** A style being worn: one entry a day, and its end. */
-export function WearDesk({ set, drawn, partPath, clock, nowMs, photos: known }: Loaded) {
+export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos: known }: Loaded) {
+  // A page that is left open over midnight has a day more.
+  const nowMs = useNow(servedMs, MINUTE_MS);
   const takenDownAtMs = set.takenDownAtMs ?? nowMs;
   const { timeZone } = clock;
   const lastDay = Math.max(0, dayOfWear(takenDownAtMs, nowMs, timeZone));
@@ -116,13 +121,17 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs, photos: known }: 
         day={day}
         {...openedDay(days, day, halves, set.run.measured)}
         said={saidOfDay(standing.result, day)}
-        drawn={drawn}
-        partPath={partPath}
+        rest={{
+          drawn,
+          partPath,
+          stretchedCm: stretchedOf(set.brief.head.stretchedLengthCm),
+          saidCm: standing.result.byDay.find((one) => one.day === day)?.visibleLengthCm ?? {},
+          photos,
+          onPhotos: setPhotos,
+        }}
         skin={set.skinTone}
         hair={set.hairTone}
         onKept={onKept}
-        photos={photos}
-        onPhotos={setPhotos}
       />
       {photos.length > 1 && (
         <Part title="Day by day">
