@@ -43,7 +43,14 @@ afterAll(async () => {
 const isAwake = (page: Page) =>
   page.waitForFunction(() => {
     const button = document.querySelector('section[aria-label="Now"] button');
-    return button !== null && Object.keys(button).some((key) => key.startsWith('__reactProps'));
+    // What waits on the device is looked at by the same pass that begins to hear keys.
+    const status = document.querySelector('[role="status"]')?.textContent;
+    return (
+      button !== null &&
+      Object.keys(button).some((key) => key.startsWith('__reactProps')) &&
+      status !== undefined &&
+      !['', 'looking…'].includes(status)
+    );
   });
 const chair = async (page: Page) => {
   await page.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });

@@ -25,7 +25,7 @@ export function Chip({
 /** Chips of one question. */
 export const Chips = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
   <div className={styles.group} role="group" aria-label={title}>
-    <h3>{title}</h3>
+    <h2>{title}</h2>
     <div className={styles.chips}>{children}</div>
   </div>
 );

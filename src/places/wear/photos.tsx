@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useState, useSyncExternalStore } from 'react';
+import { useRef, useState, useSyncExternalStore } from 'react';
 import {
   MOST_PHOTOS_A_DAY,
   PHOTO_VIEW_IDS,
@@ -39,6 +39,7 @@ export function Photos({
   readonly photos: readonly PhotoFacts[];
   readonly onChange: (photos: readonly PhotoFacts[]) => void;
 }) {
+  const file = useRef<HTMLInputElement>(null);
   const [view, setView] = useState<PhotoViewId>('front');
   const [isCamera, setCamera] = useState(false);
   const [isBusy, setBusy] = useState(false);
@@ -48,14 +49,14 @@ export function Photos({
   const ghost = photos.findLast((photo) => photo.view === view && photo.day < day) ?? null;
   const hasCamera = useSyncExternalStore(never, seesCamera, () => false);
 
-  const send = async (file: Blob) => {
+  const send = async (picture: Blob) => {
     setBusy(true);
     setProblem(null);
     try {
       const answer = await fetch(`/api/v1/sets/${setId}/photos?date=${date}&view=${view}`, {
         method: 'POST',
-        headers: { 'content-type': file.type || 'application/octet-stream' },
-        body: file,
+        headers: { 'content-type': picture.type || 'application/octet-stream' },
+        body: picture,
       });
       const told = (await answer.json()) as {
         photo?: PhotoFacts;
@@ -121,20 +122,20 @@ export function Photos({
               Take one
             </Button>
           )}
-          <Button variant="outlined" component="label" disabled={isBusy}>
+          <Button variant="outlined" disabled={isBusy} onClick={() => file.current?.click()}>
             {isBusy ? 'Keeping it…' : 'Choose a file'}
-            <input
-              type="file"
-              accept="image/*"
-              className="visually-hidden"
-              aria-label={`Choose a picture, ${photoViews[view].label.toLowerCase()}`}
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = '';
-                if (file) void send(file);
-              }}
-            />
           </Button>
+          <input
+            ref={file}
+            type="file"
+            accept="image/*"
+            hidden
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              event.target.value = '';
+              if (chosen) void send(chosen);
+            }}
+          />
         </div>
       ) : (
         <p className={styles.hint}>A day holds {MOST_PHOTOS_A_DAY} pictures.</p>
