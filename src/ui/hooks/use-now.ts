@@ -12,7 +12,7 @@ const FIRST_TICK_MS = 1000;
 export function useNow(startMs: number, everyMs: number): number {
   const [nowMs, setNowMs] = useState(startMs);
   useEffect(() => {
-    const tick = () => setNowMs(Math.max(startMs, serverNowMs()));
+    const tick = () => setNowMs(Math.max(startMs, Math.round(serverNowMs())));
     const first = setTimeout(tick, FIRST_TICK_MS);
     const timer = setInterval(tick, everyMs);
     return () => {
