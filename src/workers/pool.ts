@@ -12,6 +12,7 @@ import { partedView, type PartedView } from '../core/plan/chair-parting';
 import type { PartingEdit } from '../core/run/parting-edit';
 import type { SuggestionsFile } from '../core/formats/suggestions-file';
 import { answerWish } from '../core/suggest/suggest';
+import type { Zone } from '../core/hair/zone';
 import type { RateBelief } from '../core/drying/rate-belief';
 
 /** What a set keeps of its forecast when it is begun. */
@@ -20,8 +21,8 @@ export interface BegunForecast {
   readonly belief: RateBelief;
   readonly sections: readonly {
     readonly number: number;
-    readonly zone: string;
-    readonly side: string;
+    readonly zone: Zone;
+    readonly side: 'left' | 'middle' | 'right';
     readonly areaCm2: number;
     readonly hairCount: number;
     readonly plannedMin: number;

@@ -154,7 +154,11 @@ export const anyBrief: fc.Arbitrary<BriefInput> = fc
         startState: any.startState,
         brushedThrough: any.brushedThrough,
         blotted: any.blotted,
-        layers: roles.map((role) => ({ role })),
+        // In a trial every other layer goes on one half.
+        layers: roles.map((role, i) => ({
+          role,
+          ...(isTrial && i % 2 === 1 ? { half: i % 4 === 1 ? ('left' as const) : ('right' as const) } : {}),
+        })),
         zones: Object.fromEntries(
           Object.entries(zones).map(([zone, own]) => [
             zone,

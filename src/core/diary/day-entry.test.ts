@@ -105,18 +105,39 @@ describe('what was said of a day', () => {
   it('has the range of the first day about the figure of its own, and says nothing beyond the forecast', () => {
     const answer = answerBrief(aBrief());
     if (!answer.ok) throw new Error('refused');
-    const { result } = answer.value;
-    const first = saidOfDay(result, 0);
+    const { value } = answer;
+    const { result } = value;
+    const first = saidOfDay(value, 0);
     expect(first.definition).toEqual({
       low: result.definition.p10,
       middle: result.byDay[0]!.definition,
       high: result.definition.p90,
     });
-    const later = saidOfDay(result, 2).frizz!;
+    const later = saidOfDay(value, 2).frizz!;
     expect(later.middle).toBe(result.byDay[2]!.frizz);
     expect(later.high - later.low).toBeLessThanOrEqual(result.frizz.p90 - result.frizz.p10 + 1e-9);
-    expect(saidOfDay(result, 0).moisture).toBeUndefined();
-    expect(saidOfDay(result, 400)).toEqual({});
+    expect(saidOfDay(value, 0).moisture).toBeUndefined();
+    expect(saidOfDay(value, 400)).toEqual({});
+  });
+
+  it('is of its half where two halves have other layers', () => {
+    const layers = [
+      { role: 'gel', half: 'left' },
+      { role: 'oil', half: 'right' },
+    ] as const;
+    const answer = answerBrief(
+      aBrief({ brief: { parting: { trial: true } }, set: { sections: 24, layers: [...layers] } }),
+    );
+    if (!answer.ok) throw new Error('refused');
+    const of = (half?: 'left' | 'right') => saidOfDay(answer.value, 0, half).definition!.middle;
+    expect(of('left')).toBeGreaterThan(of());
+    expect(of('right')).toBeLessThan(of());
+  });
+
+  it('is that of the head where both halves are done alike', () => {
+    const answer = answerBrief(aBrief());
+    if (!answer.ok) throw new Error('refused');
+    expect(saidOfDay(answer.value, 1, 'left')).toEqual(saidOfDay(answer.value, 1));
   });
 });
 

@@ -7,10 +7,6 @@ import { MEASURED_RANGES } from '../run/measured';
 import { DAY_DEED_IDS, WEAR_MARK_IDS, WORN_WAY_IDS } from './day-words';
 import { isHalfPoint, RATING_IDS } from '../wear/rating-scales';
 
-/** Which hair an entry is about: the whole head, or one side of a half-head trial. */
-export const HALVES = ['whole', 'left', 'right'] as const;
-export type Half = (typeof HALVES)[number];
-
 /** Where an entry comes from. */
 export const ENTRY_SOURCES = ['studio', 'take-home', 'table'] as const;
 export type EntrySource = (typeof ENTRY_SOURCES)[number];

@@ -3,7 +3,7 @@ import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { wholeWithin } from '../formats/field';
 import { WEAR_DAYS } from '../formats/ranges';
 import { END_REASON_IDS, endReasons } from '../wear/end-reasons';
-import { HALVES } from './day-entry';
+import { HALVES } from '../hair/half';
 import { RATING_IDS } from '../wear/rating-scales';
 
 /** What somebody remembers of days that nobody wrote down. */

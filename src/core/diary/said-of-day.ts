@@ -1,5 +1,6 @@
 import { rangesOf } from '../plan/result-ranges';
 import type { PlanFile } from '../formats/plan-file';
+import type { Half } from '../hair/half';
 import { clamp } from '../units/clamp';
 import type { RatingId } from '../wear/rating-scales';
 
@@ -10,11 +11,21 @@ export interface Said {
   readonly high: number;
 }
 
+/** What was said of a day beforehand, scale by scale. */
+export type SaidOfDay = Partial<Record<RatingId, Said>>;
+
 /**
  * What was said of a day beforehand, for the scales that are forecast: as far round the figure of that day as the range
  * of the first day reaches.
+ *
+ * @param half a half of a trial has a forecast of its own where its layers differ from the other's
  */
-export function saidOfDay(result: PlanFile['result'], day: number): Partial<Record<RatingId, Said>> {
+export function saidOfDay(
+  forecast: Pick<PlanFile, 'result' | 'halves'>,
+  day: number,
+  half: Half = 'whole',
+): SaidOfDay {
+  const { result } = (half !== 'whole' && forecast.halves?.[half]) || forecast;
   const of = result.byDay.find((one) => one.day === day);
   if (!of) return {};
   const first = { definition: result.definition, frizz: result.frizz, volume: rangesOf(result).volume };

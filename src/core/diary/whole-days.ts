@@ -1,4 +1,4 @@
-import type { Half } from './day-entry';
+import type { Half } from '../hair/half';
 import { RATING_IDS, type Ratings } from '../wear/rating-scales';
 
 /** Ratings of a day of wear, of a whole head or of one half. */

@@ -8,7 +8,7 @@ import { answerDraft, drawTo } from '../plan/answer-view';
 import { ask } from '../suggest/ask';
 import { optionOf } from '../suggest/option';
 import { ran } from '../suggest/suggest';
-import { carriedTo, onClockOf, trialOf, withOption, withZone, withZoneTool } from './edits';
+import { carriedTo, onClockOf, withTrial, withOption, withZone, withZoneTool } from './edits';
 
 const AVAILABLE_H = 14;
 const DRAWS = 50;
@@ -162,14 +162,28 @@ describe('a zone done in its own way, and two halves', () => {
       { sections: 23, zones: { nape: { technique: 'comb-coil', sections: 5 } } },
       { part: 'left' },
     );
-    const trial = { ...brief, ...trialOf(brief, true) };
-    const { parting, set, zones } = readOrThrow(trial);
+    const planned = { title: '', brief, layerProductIds: [] };
+    const trial = withTrial(planned, true);
+    const { parting, set, zones } = readOrThrow(trial.brief);
     expect(parting).toMatchObject({ part: 'left', trial: true });
     expect(set.sections).toBe(24);
     expect(zones.nape).toMatchObject({ technique: 'comb-coil', sections: null });
-    expect(readOrThrow({ ...trial, ...trialOf(trial, false) }).parting).toMatchObject({
+    expect(readOrThrow(withTrial(trial, false).brief).parting).toMatchObject({
       part: 'left',
       trial: false,
     });
+  });
+
+  it('what was for one half goes with the trial: the left one’s is for the whole head, the right one’s is left out', () => {
+    const layers = [
+      { role: 'leave-in' },
+      { role: 'gel', half: 'left' },
+      { role: 'mousse', half: 'right' },
+    ] as const;
+    const brief = draft({ sections: 24, layers: [...layers] }, { trial: true, namesHidden: true });
+    const left = withTrial({ title: '', brief, layerProductIds: ['a', 'b', 'c'] }, false);
+    expect(left.brief.set.layers).toEqual([{ role: 'leave-in' }, { role: 'gel' }]);
+    expect(left.layerProductIds).toEqual(['a', 'b']);
+    expect(left.brief.parting).toEqual({});
   });
 });

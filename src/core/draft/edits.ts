@@ -93,10 +93,32 @@ export function withZoneTool(brief: DraftBrief, zone: Zone, tool: DraftTool | nu
   return { set: { ...brief.set, zones: Object.keys(zones).length > 0 ? zones : undefined } };
 }
 
-/** A brief as a trial of two halves, or no trial again: an even number of sections, and no zone parted for itself. */
-export function trialOf(brief: DraftBrief, trial: boolean): Partial<DraftBrief> {
-  const parting = partedAnew(brief, { trial: trial || undefined });
-  if (!trial) return { parting };
+/**
+ * A plan as a trial of two halves, or no trial again: an even number of sections, and no zone parted for itself. What was
+ * for one half is for the whole head again where it was the left one's, and goes with the trial where it was the right
+ * one's.
+ */
+export function withTrial(content: PlanContent, trial: boolean): PlanContent {
+  const { brief, layerProductIds } = content;
+  if (trial) return { ...content, brief: { ...brief, ...asTrial(brief) } };
+  const layers = brief.set.layers ?? [];
+  const isKept = layers.map(({ half }) => half !== 'right');
+  return {
+    ...content,
+    brief: {
+      ...brief,
+      parting: partedAnew(brief, { trial: undefined, namesHidden: undefined }),
+      set: {
+        ...brief.set,
+        layers: layers.filter((_, i) => isKept[i]).map(({ half: _, ...layer }) => layer),
+      },
+    },
+    layerProductIds: layerProductIds.filter((_, i) => isKept[i]),
+  };
+}
+
+function asTrial(brief: DraftBrief): Partial<DraftBrief> {
+  const parting = partedAnew(brief, { trial: true });
   const count = brief.set.sections ?? techniqueOf(brief.set.technique).usualSections;
   const zones = Object.fromEntries(
     Object.entries(brief.set.zones ?? {}).map(([zone, { sections: _, ...rest }]) => [zone, rest]),

@@ -1,10 +1,13 @@
 import { drying } from '../coefficients/drying';
+import type { Side } from '../hair/half';
 import { normalQuantile } from '../stats/normal';
 import { clamp } from '../units/clamp';
 import type { SectionClass } from './nodes';
 
 /** Sections of one zone: like one {@link SectionClass} for all of them, with their mean and largest size. */
 export interface ZoneSections extends Omit<SectionClass, 'sectionAreaCm2'> {
+  /** The half that is meant, where the layers of two halves differ. */
+  readonly side?: Side | null;
   readonly areaCm2: number;
   /** The largest of them as planned; parting by hand makes one larger still. */
   readonly largestCm2: number;

@@ -23,6 +23,7 @@ import { HAND_IDS } from '../coefficients/hands';
 import { TAKEDOWN_HANDS_IDS } from '../coefficients/takedown-hands';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { KNOWABLE } from '../hair/head';
+import { SIDES } from '../hair/half';
 import { ZONES } from '../hair/zone';
 import { MAX_SECTIONS, MIN_SECTIONS, MOST_BACK_ROWS } from '../parting/generate';
 import { PART_LINES, PARTING_PATTERNS } from '../parting/pattern';
@@ -123,6 +124,9 @@ export const layerInput = z.strictObject({
     .min(1, 'name a zone that this layer goes on, or leave its zones out for everywhere')
     .optional()
     .describe('the only zones it goes on; everywhere when left out'),
+  half: choice('half', SIDES)
+    .optional()
+    .describe('the only half it goes on, where two halves are compared; both when left out'),
 });
 
 /** What is different in one zone: a tapered cut mixes techniques, sizes and counts. */
@@ -271,6 +275,10 @@ const parting = z.strictObject({
     .describe('the usual one of the technique when left out'),
   part: choice('part', PART_LINES).default('none'),
   trial: z.boolean().default(false).describe('two halves are compared: no section lies in both'),
+  namesHidden: z
+    .boolean()
+    .default(false)
+    .describe('products of one half are not named to who rates, until both halves are over'),
   backRows: boundedInt('rows at the back', 1, MOST_BACK_ROWS)
     .optional()
     .describe('as many as suit when left out'),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CAUTION_PHASES } from '../advice/caution';
 import { DRYING_METHOD_IDS } from '../drying-methods';
 import { WINDINGS } from '../parting/winding';
+import { SIDES } from '../hair/half';
 import { ZONES } from '../hair/zone';
 import { QUADRANTS } from '../parting/quadrant';
 import { HAND_UNIT_IDS } from '../products/hand-units';
@@ -13,6 +14,39 @@ const reason = z.strictObject({ factor: z.string(), effect: number, text: z.stri
 const lookWithWhy = z.strictObject({ ...spread.shape, why: z.array(reason) });
 
 const visibleLengthCm = z.partialRecord(z.enum(ZONES), number);
+
+/** Curl and look of a set once it is taken down, and how they fade. */
+const resultShape = z.strictObject({
+  curlDiameterMm: number,
+  rootCurlDiameterMm: number,
+  tipCurlDiameterMm: number,
+  visibleLengthCm,
+  stretch: number,
+  curlWhy: z.array(reason).describe('factors on how much of the set stays'),
+  definition: lookWithWhy,
+  frizz: lookWithWhy,
+  volume: number,
+  volumeWhy: z.array(reason),
+  ranges: z
+    .strictObject({ curlDiameterMm: range, stretch: range, volume: range })
+    .optional()
+    .describe('of what is expected at takedown; missing in forecasts of before'),
+  byDay: z.array(
+    z.strictObject({
+      day: z.int(),
+      definition: number,
+      frizz: number,
+      volume: number,
+      curlDiameterMm: number,
+      stretch: number,
+      visibleLengthCm,
+      zoneCurlDiameterMm: visibleLengthCm,
+    }),
+  ),
+});
+
+/** What comes of one half of a trial. */
+const halfShape = z.strictObject({ result: resultShape, daysPresentable: lookWithWhy });
 
 /** A plan as it is written: every quantity with its spread, the unit in the key. */
 export const planFile = z
@@ -101,6 +135,7 @@ export const planFile = z
           .array(z.enum(ZONES))
           .optional()
           .describe('the only zones it goes on; everywhere when left out'),
+        half: z.enum(SIDES).optional().describe('the only half it goes on, of two that are compared'),
         recommendedGrams: number,
         amount: z.enum(['little', 'right', 'much']),
         inHands: z.strictObject({ unit: z.enum(HAND_UNIT_IDS), amount: number }),
@@ -137,35 +172,12 @@ export const planFile = z
         .describe('hours later or sooner than with each thing as usual; empty in the quick estimate'),
       draws: z.int().describe('heads drawn for the spread; 0 for the quick estimate'),
     }),
-    result: z.strictObject({
-      curlDiameterMm: number,
-      rootCurlDiameterMm: number,
-      tipCurlDiameterMm: number,
-      visibleLengthCm,
-      stretch: number,
-      curlWhy: z.array(reason).describe('factors on how much of the set stays'),
-      definition: lookWithWhy,
-      frizz: lookWithWhy,
-      volume: number,
-      volumeWhy: z.array(reason),
-      ranges: z
-        .strictObject({ curlDiameterMm: range, stretch: range, volume: range })
-        .optional()
-        .describe('of what is expected at takedown; missing in forecasts of before'),
-      byDay: z.array(
-        z.strictObject({
-          day: z.int(),
-          definition: number,
-          frizz: number,
-          volume: number,
-          curlDiameterMm: number,
-          stretch: number,
-          visibleLengthCm,
-          zoneCurlDiameterMm: visibleLengthCm,
-        }),
-      ),
-    }),
+    result: resultShape,
     daysPresentable: lookWithWhy,
+    halves: z
+      .strictObject({ left: halfShape, right: halfShape })
+      .optional()
+      .describe('either half for itself, where two are compared whose layers differ'),
     schedule: z
       .array(
         z.strictObject({

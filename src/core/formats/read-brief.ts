@@ -248,6 +248,14 @@ export function readBrief(raw: unknown): Checked<Brief> {
     });
   }
   if (!input.parting.recipe) errors.push(...partingErrors(input, set, zones));
+  const halved = set.layers.findIndex(({ half }) => half);
+  if (halved >= 0 && !(input.parting.recipe?.trial ?? input.parting.trial)) {
+    errors.push({
+      path: `set.layers.${halved}.half`,
+      message:
+        'a layer goes on one half only where two halves are compared: compare them, or leave the half out',
+    });
+  }
   const times = (['startAt', 'wearBy'] as const).map((key) => {
     const text = input[key];
     if (text === undefined) return null;

@@ -17,6 +17,7 @@ export const takenDownShape = z.object({
   chanceDry: z.number(),
   result: planFile.shape.result,
   daysPresentable: planFile.shape.daysPresentable,
+  halves: planFile.shape.halves,
 });
 export type TakenDown = z.output<typeof takenDownShape>;
 
@@ -69,4 +70,11 @@ export function asTakenDown(
 
 /** A forecast as it stands: as it was given, but for what the takedown has settled since. */
 export const standingForecast = (given: PlanFile, takenDown: TakenDown | null): PlanFile =>
-  takenDown ? { ...given, result: takenDown.result, daysPresentable: takenDown.daysPresentable } : given;
+  takenDown
+    ? {
+        ...given,
+        result: takenDown.result,
+        daysPresentable: takenDown.daysPresentable,
+        halves: takenDown.halves,
+      }
+    : given;

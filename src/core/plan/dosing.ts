@@ -1,19 +1,21 @@
 import { doseVerdict, inHands, recommendedDoseG, type Dose } from '../products/dose';
 import { washOffResidueG } from '../products/residue';
 import type { Brief } from '../brief/brief';
-import type { Zone } from '../hair/zone';
-import { goesOn, type DosedLayer, type Layer } from '../products/layer';
+import { goesOn, type DosedLayer, type HairPlace, type Layer } from '../products/layer';
 import type { SectionPlan } from './section-forecasts';
+
+/** What of a layer says where it goes. */
+type LayerPlace = Pick<Layer, 'zones' | 'half' | 'role'>;
 
 /** Whether a layer goes on a section. */
 export const isUnder = (
-  layer: Pick<Layer, 'zones' | 'role'>,
-  { zone, without }: Pick<SectionPlan, 'zone' | 'without'>,
-): boolean => goesOn(layer, zone) && !without.includes(layer.role);
+  layer: LayerPlace,
+  section: Pick<SectionPlan, 'zone' | 'side' | 'without'>,
+): boolean => goesOn(layer, section) && !section.without.includes(layer.role);
 
 /** The sections that a layer goes on. */
-export const sectionsUnder = <S extends Pick<SectionPlan, 'zone' | 'without'>>(
-  layer: Pick<Layer, 'zones' | 'role'>,
+export const sectionsUnder = <S extends Pick<SectionPlan, 'zone' | 'side' | 'without'>>(
+  layer: LayerPlace,
   sections: readonly S[],
 ): S[] => sections.filter((section) => isUnder(layer, section));
 
@@ -23,8 +25,8 @@ export const dryMassOf = (sections: readonly Pick<SectionPlan, 'dryMassG'>[]): n
 
 /** Dry hair of some sections as far as a layer goes on it, each as often as its dose is of the usual one, g. */
 export const dosedMassOf = (
-  layer: Pick<Layer, 'zones' | 'role'>,
-  sections: readonly Pick<SectionPlan, 'zone' | 'without' | 'dryMassG' | 'doseFactor'>[],
+  layer: LayerPlace,
+  sections: readonly Pick<SectionPlan, 'zone' | 'side' | 'without' | 'dryMassG' | 'doseFactor'>[],
 ): number =>
   sectionsUnder(layer, sections).reduce((sum, { dryMassG, doseFactor }) => sum + dryMassG * doseFactor, 0);
 
@@ -48,13 +50,13 @@ export function dosesOf(brief: Brief, sections: readonly SectionPlan[]): Dose[] 
   });
 }
 
-/** What is on the hair of one zone, g of each layer for a gram of it. */
+/** What is on the hair of one zone, or of one side of it, g of each layer for a gram of it. */
 export function onZone(
   doses: readonly DosedLayer[],
-  zone: Zone,
+  { zone, side }: HairPlace,
   sections: readonly SectionPlan[],
 ): DosedLayer[] {
-  const inZone = sections.filter((section) => section.zone === zone);
+  const inZone = sections.filter((section) => section.zone === zone && (!side || section.side === side));
   const hairG = dryMassOf(inZone);
   return doses
     .filter((layer) => inZone.some((section) => isUnder(layer, section)))

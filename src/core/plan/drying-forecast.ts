@@ -31,7 +31,7 @@ import { filmResistanceSM, productWaterPerG, WETTEST_ROOM } from '../drying/star
 import { END_ROD_WIDTH_MM, type Level, type WoundRod } from '../drying/nodes';
 import { rootMethods } from '../coefficients/root-and-ends';
 import { ZONES, type Zone } from '../hair/zone';
-import type { DosedLayer } from '../products/layer';
+import { sidesApart, type DosedLayer } from '../products/layer';
 import { thenInAir } from '../schedule/drying-day';
 import { clamp } from '../units/clamp';
 import { interpolate } from '../stats/interpolate';
@@ -95,8 +95,11 @@ function shapeOf({ technique: id, rootMethod }: ZoneSet, hand: HandId) {
 }
 
 function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: WaitingPlan): ZoneSections[] {
-  return ZONES.flatMap((zone): ZoneSections[] => {
-    const inZone = sections.filter((section) => section.zone === zone);
+  const places = sidesApart(brief.set.layers).flatMap((side) => ZONES.map((zone) => ({ zone, side })));
+  return places.flatMap(({ zone, side }): ZoneSections[] => {
+    const inZone = sections.filter(
+      (section) => section.zone === zone && (side === null || section.side === side),
+    );
     if (inZone.length === 0) return [];
     const set = brief.zones[zone];
     // Sections may have sizes of their own: a zone dries as their mean.
@@ -106,6 +109,7 @@ function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: W
     return [
       {
         zone,
+        side,
         count: inZone.length,
         areaCm2: inZone.reduce((sum, section) => sum + section.areaCm2, 0) / inZone.length,
         largestCm2: Math.max(...inZone.map((section) => section.areaCm2)),
@@ -123,6 +127,10 @@ function zoneSections(brief: Brief, sections: readonly SectionPlan[], waiting: W
     ];
   });
 }
+
+/** Zones whose halves get more water first: where a zone is asked for as one, the half that dries later stands for it. */
+const wetterFirst = (zones: readonly ZoneSections[], waterOf: (place: ZoneSections) => number) =>
+  zones.some(({ side }) => side) ? [...zones].sort((a, b) => waterOf(b) - waterOf(a)) : zones;
 
 /** Width of rod that hair lies on, mm. */
 const woundWidthMm = (sections: readonly SectionPlan[], workingLengthMm: number): number => {
@@ -172,8 +180,10 @@ export function readyToDry(
   const porosityFactor = POROSITY[brief.head.porosity].boundWater;
   const room = dryingRoom(brief.room);
   const waiting = known?.waiting ?? planWaiting(brief, sections, room);
-  const zones = zoneSections(brief, sections, waiting);
-  const layers = zones.map(({ zone }) => onZone(doses, zone, sections));
+  const zones = wetterFirst(zoneSections(brief, sections, waiting), (place) =>
+    productWaterPerG(onZone(doses, place, sections), 1),
+  );
+  const layers = zones.map((place) => onZone(doses, place, sections));
   const uncertain: UncertainDrying = {
     zones,
     room,

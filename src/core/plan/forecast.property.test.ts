@@ -198,7 +198,11 @@ describe('for any head and set', () => {
   const plain = fc.tuple(anyBrief, curlyHead).map(([input, head]): BriefInput => ({
     ...input,
     head,
-    set: { ...input.set, zones: {} },
+    set: {
+      ...input.set,
+      zones: {},
+      layers: (input.set.layers ?? []).map(({ half: _, ...layer }) => layer),
+    },
     parting: { pattern: 'brick' },
   }));
 
@@ -314,7 +318,13 @@ describe('for any head and set', () => {
                 ...input.head,
                 stretchedLengthCm: { ...lengths, left: lengths.right, right: lengths.left },
               },
-              set: { ...input.set, zones: { ...zones, ...(l && { right: l }), ...(r && { left: r }) } },
+              set: {
+                ...input.set,
+                zones: { ...zones, ...(l && { right: l }), ...(r && { left: r }) },
+                layers: (input.set.layers ?? []).map((layer) =>
+                  layer.half ? { ...layer, half: layer.half === 'left' ? 'right' : 'left' } : layer,
+                ),
+              },
               parting: {
                 ...input.parting,
                 part: mirrored,

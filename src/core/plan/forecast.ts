@@ -240,6 +240,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       grams: dose.layer.grams,
       gramsPerSection: dose.layer.grams / Math.max(1, sectionsUnder(dose.layer, sections).length),
       ...(dose.layer.zones ? { zones: [...dose.layer.zones] } : {}),
+      ...(dose.layer.half ? { half: dose.layer.half } : {}),
       recommendedGrams: dose.recommendedG,
       amount: dose.verdict,
       inHands: dose.inHands,
@@ -287,8 +288,8 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
         toolsShort: toolsShort(toolSizes(sections)),
         doses,
         productPerG: Math.max(
-          ...[...new Set(sections.map(({ zone }) => zone))].map((zone) =>
-            sum(onZone(layers, zone, sections), ({ grams }) => grams),
+          ...basis.drying.uncertain.zones.map((place) =>
+            sum(onZone(layers, place, sections), ({ grams }) => grams),
           ),
         ),
         zones: verdicts,

@@ -1,7 +1,7 @@
 import { afterwards } from '../coefficients/afterwards';
 import { fastened } from '../coefficients/fastened';
 import type { Brief } from '../brief/brief';
-import { ZONE_LABEL, type Zone } from '../hair/zone';
+import { ZONE_LABEL } from '../hair/zone';
 import { windingPatterns } from '../parting/winding';
 import { productRoles } from '../products';
 import type { Layer } from '../products/layer';
@@ -43,9 +43,12 @@ export function inHandWords(layers: readonly Layer[]): string[] {
   });
 }
 
-/** Where a layer goes that does not go everywhere: "front and crown only". */
-export const zonesOnly = (zones: readonly Zone[]): string =>
-  `${listed(zones.map((zone) => ZONE_LABEL[zone]))} only`;
+/** Where a layer goes that does not go everywhere: "front and crown only", "left half only"; empty where it does. */
+export function placesOnly({ zones, half }: Pick<Layer, 'zones' | 'half'>): string {
+  const places = [zones && listed(zones.map((zone) => ZONE_LABEL[zone])), half && `${half} half`];
+  const named = places.filter(Boolean).join(', ');
+  return named && `${named} only`;
+}
 
 /** What goes on once it is taken down; empty where nothing does. */
 export const afterWords = ({ wear }: Done): string =>

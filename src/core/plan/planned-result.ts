@@ -6,7 +6,8 @@ import type { Dose } from '../products/dose';
 import type { SectionPlan } from './section-forecasts';
 import { resultOf, type SetResult } from './set-result';
 import type { UnknownSpread } from './unknown-spread';
-import { zoneGroups } from './zone-groups';
+import { ofSide, zoneGroups, type ZoneGroup } from './zone-groups';
+import type { Side } from '../hair/half';
 
 /** A set as it is planned. */
 export interface PlannedSet {
@@ -20,15 +21,15 @@ export interface PlannedSet {
 /** What comes of a set, and the same as a plan carries it. */
 export interface PlannedResult {
   readonly outcome: SetResult;
-  readonly seen: Pick<PlanFile, 'result' | 'daysPresentable'>;
+  readonly seen: Pick<PlanFile, 'result' | 'daysPresentable' | 'halves'>;
 }
 
-/** Curl, look and days of a plan whose hair is so damp when it is taken down. */
-export function plannedResult(
-  { brief, sections, doses, unknown }: PlannedSet,
+/** What comes of some groups of zones. */
+function resultOfGroups(
+  { brief, doses, unknown }: PlannedSet,
+  groups: readonly ZoneGroup[],
   damp: DampLeft,
-): PlannedResult {
-  const groups = zoneGroups(brief, sections);
+): { outcome: SetResult; seen: Pick<PlanFile, 'result' | 'daysPresentable'> } {
   const result = resultOf(brief, groups, doses, damp.mean);
   const results = {
     likeliest: result,
@@ -58,5 +59,17 @@ export function plannedResult(
         why: [...result.days.why],
       },
     },
+  };
+}
+
+/** Curl, look and days of a plan whose hair is so damp when it is taken down; half by half too where layers differ so. */
+export function plannedResult(planned: PlannedSet, damp: DampLeft): PlannedResult {
+  const groups = zoneGroups(planned.brief, planned.sections);
+  const { outcome, seen } = resultOfGroups(planned, groups, damp);
+  const half = (side: Side) => resultOfGroups(planned, ofSide(groups, side), damp).seen;
+  const isApart = groups.some(({ side }) => side !== null);
+  return {
+    outcome,
+    seen: isApart ? { ...seen, halves: { left: half('left'), right: half('right') } } : seen,
   };
 }

@@ -9,7 +9,7 @@ import { dryingWays } from './drying-ways';
 import { forecast } from './forecast';
 import { blockLabel } from '@/ui/ribbon/block-label';
 import { readBrief } from '../formats/read-brief';
-import { afterWords, inHandWords, windingWords, workedWords, zonesOnly } from './how-words';
+import { afterWords, inHandWords, windingWords, placesOnly, workedWords } from './how-words';
 import { layoutFor } from './layout-for';
 
 const planOf = (input: ReturnType<typeof aBrief>) => {
@@ -249,7 +249,9 @@ describe('layers that differ by zone', () => {
       ]),
     ).not.toContain('sealant-first');
     expect(codes([{ ...butter, zones: ['nape'] }, { role: 'leave-in' }])).toContain('sealant-first');
-    expect(zonesOnly(['nape', 'back'])).toBe('nape and back only');
+    expect(placesOnly({ zones: ['nape', 'back'] })).toBe('nape and back only');
+    expect(placesOnly({ zones: ['front'], half: 'left' })).toBe('front, left half only');
+    expect(placesOnly({})).toBe('');
   });
 
   it('says what to change where no zone is named', () => {

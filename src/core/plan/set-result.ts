@@ -154,8 +154,8 @@ function byZone(samples: readonly Sample[], of: (sample: number) => number): Par
 }
 
 /** Doses of the layers that a group of zones gets. */
-const dosesOn = (doses: readonly Dose[], { zones }: ZoneGroup): Dose[] =>
-  doses.filter(({ layer }) => goesOn(layer, zones[0]!));
+const dosesOn = (doses: readonly Dose[], { zones, side }: ZoneGroup): Dose[] =>
+  doses.filter(({ layer }) => goesOn(layer, { zone: zones[0]!, side }));
 
 /** Groups of zones with what their look depends on. */
 function partsOf(brief: Brief, groups: readonly ZoneGroup[], doses: readonly Dose[], damp: number) {

@@ -1,4 +1,7 @@
 import type { PlanFile } from '../formats/plan-file';
+import type { Side } from '../hair/half';
+import type { Zone } from '../hair/zone';
+import { goesOn } from '../products/layer';
 import { productRoles, type RoleId } from '../products';
 import { handUnitG, type WeighedUnits } from '../products/hand-units';
 import { productUse } from '../run/product-used';
@@ -8,21 +11,22 @@ import { gramsByProduct } from './shelf-check';
 /** A section of a set as it was laid out. */
 interface LaidSection {
   readonly number: number;
-  readonly zone: string;
+  readonly zone: Zone;
+  readonly side: Side | 'middle';
   readonly hairCount: number;
 }
 
-/** What each section was to get of a layer, g, by number: shares by hair of the zones that it goes on. */
+/** What each section was to get of a layer, g, by number: shares by hair of the places that it goes on. */
 function sharesOf(
-  { grams, zones }: PlanFile['doses'][number],
+  dose: PlanFile['doses'][number],
   sections: readonly LaidSection[],
 ): ReadonlyMap<number, number | null> {
-  const goesOn = (zone: string) => zones === undefined || zones.some((own) => own === zone);
-  const hairs = sections.reduce((sum, { zone, hairCount }) => sum + (goesOn(zone) ? hairCount : 0), 0);
+  const under = sections.filter((section) => goesOn(dose, section));
+  const hairs = under.reduce((sum, { hairCount }) => sum + hairCount, 0);
   return new Map(
-    sections.map(({ number, zone, hairCount }) => [
-      number,
-      goesOn(zone) ? (grams * hairCount) / hairs : null,
+    sections.map((section) => [
+      section.number,
+      under.includes(section) ? (dose.grams * section.hairCount) / hairs : null,
     ]),
   );
 }

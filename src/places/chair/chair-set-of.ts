@@ -126,7 +126,7 @@ export function chairSetOf({
     setupLines: perZone((zone) => {
       const { technique, rootMethod, endsMethod } = brief.zones[zone];
       return [
-        brief.set.layers.some((layer) => goesOn(layer, zone)) &&
+        brief.set.layers.some((layer) => goesOn(layer, { zone })) &&
           'Products ends first, and over the ends again.',
         techniqueOf(technique).chairLine,
         sentence(`${rootMethods[rootMethod].phrase}, ${endsMethods[endsMethod].phrase}`),

@@ -11,6 +11,7 @@ import { whyOf } from '@/core/explain/why-of';
 import { SETTLED_DRAWS } from '@/core/plan/draw-counts';
 import type { PlanFile } from '@/core/formats/plan-file';
 import type { AnsweredView } from '@/core/plan/answer-view';
+import { SIDES } from '@/core/hair/half';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { rangesOf } from '@/core/plan/result-ranges';
 import { isBeyondHorizon } from '@/core/drying/horizon';
@@ -169,6 +170,7 @@ export function ForecastPanel(props: ForecastPanelProps) {
           return figure ? <Figure key={topic} topic={topic} words={figure} onAsk={setAsked} /> : null;
         })}
       </dl>
+      {plan.halves && <HalvesSaid halves={plan.halves} />}
       {!props.shelf.isShort && props.shelf.words}
       <WhyList title="Why this definition" why={whyOf(plan, 'definition')} most={MOST_REASONS} />
       <WhyList title="Why this many days" why={whyOf(plan, 'days')} most={MOST_REASONS} />
@@ -187,6 +189,38 @@ export function ForecastPanel(props: ForecastPanelProps) {
         />
       )}
     </div>
+  );
+}
+
+/** What is expected of either half of a trial whose layers differ. */
+function HalvesSaid({ halves }: { readonly halves: NonNullable<PlanFile['halves']> }) {
+  return (
+    <table className={styles.halves}>
+      <caption>Half by half</caption>
+      <thead>
+        <tr>
+          <th scope="col">Half</th>
+          <th scope="col">Definition</th>
+          <th scope="col">Frizz</th>
+          <th scope="col">Lasts</th>
+        </tr>
+      </thead>
+      <tbody>
+        {SIDES.map((side) => {
+          const { result, daysPresentable } = halves[side];
+          const look = ({ p10, p50, p90 }: typeof result.definition) =>
+            `${formatIndex(p50)}, ${formatIndex(p10)} to ${formatIndex(p90)}`;
+          return (
+            <tr key={side}>
+              <th scope="row">{side}</th>
+              <td>{look(result.definition)}</td>
+              <td>{look(result.frizz)}</td>
+              <td>{formatDays(daysPresentable.p50)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 

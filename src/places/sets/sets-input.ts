@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { boundedInt, choice } from '@/core/formats/field';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';
 import { TECHNIQUE_IDS } from '@/core/techniques';
-import { HALVES } from '@/core/diary/day-entry';
+import { HALVES } from '@/core/hair/half';
 import { halfOutcome } from '@/core/diary/outcome';
 import { OFFERED_REASONS } from '@/core/wear/end-reasons';
 

@@ -2,8 +2,8 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { DayEntry } from '@/core/diary/day-entry';
-import { ratingScales, type RatingId } from '@/core/wear/rating-scales';
-import type { Said } from '@/core/diary/said-of-day';
+import { ratingScales } from '@/core/wear/rating-scales';
+import type { SaidOfDay } from '@/core/diary/said-of-day';
 import { DayRest, type RestOfDay } from './day-rest';
 import { ScaleRow } from './scale-row';
 import { useDay, useSameAgain, type DayHand, type KeptEntry } from './use-days';
@@ -17,7 +17,8 @@ export interface DayCardProps {
   readonly known: readonly KeptEntry[];
   /** What was kept of the day before, half by half. */
   readonly before: readonly (DayEntry | null)[];
-  readonly said: Partial<Record<RatingId, Said>>;
+  /** What was said of the day, half by half. */
+  readonly said: readonly SaidOfDay[];
   readonly skin: string;
   readonly hair: string;
   readonly onKept: (kept: KeptEntry) => void;
@@ -76,11 +77,11 @@ function Card({
           <ScaleRow
             key={scale.id}
             scale={scale}
-            said={said[scale.id] ?? null}
             skin={skin}
             hair={hair}
             sides={hands.map((hand, i) => ({
               side: hand.half === 'whole' ? null : hand.half,
+              said: said[i]?.[scale.id] ?? null,
               value: hand.entry.ratings[scale.id] ?? null,
               pale: agains[i]!.paleRating(scale.id),
               yesterday: before[i]?.ratings[scale.id] ?? null,

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import type { Clock } from '@/core/formats/display';
 import { NIGHT_CARE_IDS, nightCares } from '@/core/coefficients/night-care';
-import type { Half } from '@/core/diary/day-entry';
+import type { Half } from '@/core/hair/half';
 import type { HalfOutcome } from '@/core/diary/outcome';
 import { endReasons, OFFERED_REASONS } from '@/core/wear/end-reasons';
 import { isGoodDay, ratingAgainst, suggestedLastGoodDay, type RatedDay } from '@/core/wear/last-good-day';

@@ -1,4 +1,5 @@
-import { EMPTY_DAY, saysSomething, type DayEntry, type Half } from '@/core/diary/day-entry';
+import { EMPTY_DAY, saysSomething, type DayEntry } from '@/core/diary/day-entry';
+import type { Half } from '@/core/hair/half';
 import type { Measured } from '@/core/run/measured';
 import type { KeptEntry } from './use-days';
 

@@ -2,6 +2,7 @@ import 'server-only';
 import { clockOf } from '@/core/formats/read-display';
 import { standingForecast } from '@/core/plan/as-taken-down';
 import { saidOfDay } from '@/core/diary/said-of-day';
+import { halvesOf } from './known-day';
 import { query } from '@/server/action';
 import type { Reader } from '@/server/db/client';
 import { findSet } from '@/server/db/rows/sets';
@@ -19,13 +20,15 @@ export const loadWorn = () =>
 export async function tonightOf(reader: Reader, studioId: string, setId: string, day: number) {
   const set = await findSet(reader, studioId, setId);
   if (!set) return null;
+  const halves = halvesOf(set.brief.parting?.trial === true);
+  const standing = standingForecast(set.forecast, set.asTakenDown);
   return {
     setId,
     day,
-    isTrial: set.brief.parting?.trial === true,
+    halves,
     days: set.wearDays.filter((one) => one.day === day || one.day === day - 1),
     measured: day === 0 ? set.run.measured : null,
-    said: saidOfDay(standingForecast(set.forecast, set.asTakenDown).result, day),
+    said: halves.map((half) => saidOfDay(standing, day, half)),
     skin: set.skinTone,
     hair: set.hairTone,
   };

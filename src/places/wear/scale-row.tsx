@@ -88,26 +88,33 @@ export interface RatedSide {
   readonly value: number | null;
   readonly pale: number | null;
   readonly yesterday: number | null;
+  readonly said: Said | null;
   readonly onChange: (value: number) => void;
 }
+
+/** "7, 6 to 8", once it is rated. */
+const saidOf = ({ value, said }: RatedSide): string | null =>
+  said && value !== null
+    ? `${formatIndex(said.middle)}, ${formatIndex(said.low)} to ${formatIndex(said.high)}`
+    : null;
 
 /** One scale of a day: its words, its value as a picture, and a ruler for each half. */
 export function ScaleRow({
   scale,
   sides,
-  said,
   skin,
   hair,
 }: {
   readonly scale: RatingScale & { readonly id: RatingId };
   readonly sides: readonly RatedSide[];
-  readonly said: Said | null;
   readonly skin: string;
   readonly hair: string;
 }) {
   const rated = sides.filter(({ value }) => value !== null);
   const first = sides[0]!;
   const shown = first.value ?? first.pale;
+  // Halves that were said alike are told once.
+  const saidWords = [...new Set(sides.flatMap((side) => saidOf(side) ?? []))].join('; ');
   return (
     <div className={styles.row} data-rated={rated.length === sides.length} data-halves={sides.length > 1}>
       <div className={styles.words}>
@@ -117,11 +124,7 @@ export function ScaleRow({
             .map(({ value, pale }) => (value === null && pale === null ? '–' : formatIndex(value ?? pale!)))
             .join(' · ')}
         </span>
-        {said && first.value !== null && (
-          <small className={styles.we}>
-            we said {formatIndex(said.middle)}, {formatIndex(said.low)} to {formatIndex(said.high)}
-          </small>
-        )}
+        {saidWords && <small className={styles.we}>we said {saidWords}</small>}
         <small className={styles.anchor}>
           {first.value === null ? scale.look : anchorWords(scale, first.value)}
         </small>
@@ -140,7 +143,7 @@ export function ScaleRow({
         {sides.map(({ side, ...own }) => (
           <div key={side ?? 'whole'} className={styles.side}>
             {side && <span className={styles.sideName}>{side}</span>}
-            <Ruler scale={scale} name={side ? `${scale.label}, ${side}` : scale.label} said={said} {...own} />
+            <Ruler scale={scale} name={side ? `${scale.label}, ${side}` : scale.label} {...own} />
           </div>
         ))}
       </div>

@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { DayCard, HalvesCard } from './day-card';
-import { halvesOf, keptDays, openedDay } from './known-day';
+import { keptDays, openedDay } from './known-day';
 import type { Tonight } from './queries';
 import styles from './tonight-card.module.css';
 
@@ -12,7 +12,7 @@ export function TonightCard({
   headName,
   words,
   date,
-  tonight: { setId, day, isTrial, days, measured, said, skin, hair },
+  tonight: { setId, day, halves, days, measured, said, skin, hair },
 }: {
   readonly headName: string;
   /** "24 twists". */
@@ -20,8 +20,7 @@ export function TonightCard({
   readonly date: string;
   readonly tonight: Tonight;
 }) {
-  const halves = halvesOf(isTrial);
-  const Card = isTrial ? HalvesCard : DayCard;
+  const Card = halves.length > 1 ? HalvesCard : DayCard;
   return (
     <article className={styles.card}>
       <h3>

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { EMPTY_DAY, sameAgain, saysSomething, type DayEntry, type Half } from '@/core/diary/day-entry';
+import { EMPTY_DAY, sameAgain, saysSomething, type DayEntry } from '@/core/diary/day-entry';
+import type { Half } from '@/core/hair/half';
 import type { RatingId } from '@/core/wear/rating-scales';
 import { sentence } from '@/core/words/words';
 import { dropUnsaved, readUnsaved, writeUnsaved } from '@/ui/hooks/unsaved-store';

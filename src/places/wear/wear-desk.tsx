@@ -82,7 +82,7 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos:
     >
       <WearStrip
         days={rated}
-        saidOf={(of) => saidOfDay(standing.result, of).definition}
+        saidOf={(of) => saidOfDay(standing, of).definition}
         band={{ p10, p50, p90 }}
         takenDownAtMs={takenDownAtMs}
         clock={clock}
@@ -120,7 +120,7 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos:
         date={date}
         day={day}
         {...openedDay(days, day, halves, set.run.measured)}
-        said={saidOfDay(standing.result, day)}
+        said={halves.map((half) => saidOfDay(standing, day, half))}
         rest={{
           drawn,
           partPath,

@@ -3,7 +3,8 @@ import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
 import type { HalfOutcome } from '@/core/diary/outcome';
 import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
 import { RATING_IDS } from '@/core/wear/rating-scales';
-import { dayEntry, HALVES } from '@/core/diary/day-entry';
+import { dayEntry } from '@/core/diary/day-entry';
+import { HALVES } from '@/core/hair/half';
 
 const id = z.string().min(1).max(64);
 /** One day of wear, whole or of one half, over the revision that was seen. */

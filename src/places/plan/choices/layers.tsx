@@ -37,9 +37,9 @@ import { useUnits } from '@/ui/units-context';
 import { layerName, layerOf } from '@/core/draft/shelf-choices';
 import { moved } from '@/core/draft/edits';
 import type { DraftLayer, ShelfProduct } from '@/core/draft/draft-brief';
-import { zonesOnly } from '@/core/plan/how-words';
+import { placesOnly } from '@/core/plan/how-words';
 import { LayerRow } from './layer-row';
-import { ZonesOfLayer } from './zones-of-layer';
+import { HalfOfLayer, ZonesOfLayer } from './zones-of-layer';
 import styles from './layers.module.css';
 
 export interface LayersProps {
@@ -49,6 +49,8 @@ export interface LayersProps {
   /** What the head's card says to mind. */
   readonly allergies: string;
   readonly doses: PlanFile['doses'];
+  /** Two halves are compared: a layer may go on one of them. */
+  readonly isTrial: boolean;
   readonly handUnits: WeighedUnits;
   readonly onWeighed: (weighed: WeighedUnits) => void;
   readonly onChange: (layers: DraftLayer[], productIds: (string | null)[]) => void;
@@ -61,7 +63,7 @@ const doseWords = (
   units: Units,
 ) => {
   const { unit, amount } = inHands(role, dose.grams, weighed);
-  return `, ${formatMass(dose.grams, units)} ${dose.zones ? 'there' : 'for the head'}, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
+  return `, ${formatMass(dose.grams, units)} ${placesOnly(dose) ? 'there' : 'for the head'}, about ${formatHands(amount, handUnitTable[unit as HandUnitId].noun)}`;
 };
 
 /** What a screen reader says while a layer is moved, the check of the new order with it. */
@@ -87,6 +89,7 @@ export function Layers({
   shelf,
   allergies,
   doses,
+  isTrial,
   handUnits,
   onWeighed,
   onChange,
@@ -166,7 +169,7 @@ export function Layers({
                   <span className={styles.about}>
                     <span className={styles.dose}>
                       {productRoles[layer.role].label.toLowerCase()}
-                      {layer.zones && `, ${zonesOnly(layer.zones)}`}
+                      {placesOnly(layer) && `, ${placesOnly(layer)}`}
                       {doses[i] && doseWords(layer.role, doses[i], handUnits, units)}
                     </span>
                     {doses[i] && doses[i].amount !== 'right' && (
@@ -218,6 +221,26 @@ export function Layers({
           </select>
         </label>
       )}
+      {isTrial && layers.length > 0 && (
+        <section aria-labelledby="which-half">
+          <h4 id="which-half" className={styles.halves}>
+            Which half each goes on
+          </h4>
+          {layers.map((layer, i) => (
+            <HalfOfLayer
+              key={ids[i]!}
+              name={layerName(layer, productIds[i] ?? null, shelf)}
+              half={layer.half}
+              onChange={(half) =>
+                onChange(
+                  layers.map((before, j) => (j === i ? { ...before, half } : before)),
+                  [...productIds],
+                )
+              }
+            />
+          ))}
+        </section>
+      )}
       <details className={styles.details}>
         <summary>Take another amount</summary>
         {layers.map((layer, i) => {
@@ -234,7 +257,7 @@ export function Layers({
           return (
             <div key={`${i}-${layer.role}`} className={styles.amounts}>
               <NumberField
-                label={`${name}, ${layer.zones ? 'there' : 'for the head'}`}
+                label={`${name}, ${placesOnly(layer) ? 'there' : 'for the head'}`}
                 unit="g"
                 value={Math.round(grams * 10) / 10}
                 {...LAYER_RANGES.grams}

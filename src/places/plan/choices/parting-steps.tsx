@@ -15,7 +15,7 @@ import { SelectField } from '@/ui/fields/select-field';
 import { formatArea, formatLength } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { meanSectionCm2, partingWords, wholeSetLabel } from '@/core/draft/labels';
-import { partedAnew, trialOf, withZone, withZoneTool } from '@/core/draft/edits';
+import { partedAnew, withTrial, withZone, withZoneTool } from '@/core/draft/edits';
 import type { DraftBrief, DraftTool, ShelfTool } from '@/core/draft/draft-brief';
 import { toolKindOfSet, toolKindOfZone, toolsFor } from '@/core/draft/shelf-choices';
 import { toolKinds } from '@/core/techniques/tool-kind';
@@ -42,7 +42,16 @@ const countFor = (sideCm: number, { head }: DraftBrief): number =>
   clamp(Math.round(scalpAreaCm2(head.circumferenceCm ?? 56) / sideCm ** 2), MIN_SECTIONS, MAX_SECTIONS);
 
 /** How many sections, in what pattern, beside what part, and larger or smaller where. */
-export const partingStep: PlanStep = ({ brief, set, plan, technique, units, changeBrief }) => {
+export const partingStep: PlanStep = ({
+  content,
+  brief,
+  set,
+  plan,
+  technique,
+  units,
+  onChange,
+  changeBrief,
+}) => {
   const parting = brief.parting ?? {};
   const pattern = parting.pattern ?? technique.usualPattern;
   const part = parting.part ?? 'none';
@@ -131,11 +140,24 @@ export const partingStep: PlanStep = ({ brief, set, plan, technique, units, chan
           control={
             <Switch
               checked={parting.trial ?? false}
-              onChange={(_, trial) => changeBrief(trialOf(brief, trial))}
+              onChange={(_, trial) => onChange(withTrial(content, trial))}
             />
           }
           label="Half-head trial: compare the left with the right"
         />
+        {parting.trial && (
+          <FormControlLabel
+            control={
+              <Switch
+                checked={parting.namesHidden ?? false}
+                onChange={(_, isHidden) =>
+                  changeBrief({ parting: { ...parting, namesHidden: isHidden || undefined } })
+                }
+              />
+            }
+            label="Whoever rates does not read which product is where, until both halves are over"
+          />
+        )}
         {technique.tool && (
           <SelectField
             label="Wound"

@@ -134,6 +134,7 @@ const layers: PlanStep = ({
           shelf={products}
           allergies={allergies}
           doses={plan?.doses ?? []}
+          isTrial={brief.parting?.trial ?? false}
           handUnits={handUnits}
           onWeighed={onWeighed}
           onChange={(next, layerProductIds) =>

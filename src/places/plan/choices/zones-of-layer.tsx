@@ -1,4 +1,5 @@
 'use client';
+import { SIDES, type Side } from '@/core/hair/half';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
 import { Pill, PillSet } from '@/ui/fields/pill';
 
@@ -27,6 +28,27 @@ export function ZonesOfLayer({
           isPressed={zones?.includes(zone) ?? false}
           onPress={() => onChange(toggled(zone))}
         />
+      ))}
+    </PillSet>
+  );
+}
+
+/** Which half of a trial one layer goes on: both, or the one that is pressed. */
+export function HalfOfLayer({
+  name,
+  half,
+  onChange,
+}: {
+  readonly name: string;
+  readonly half: Side | undefined;
+  /** Nothing where it goes on both. */
+  readonly onChange: (half: Side | undefined) => void;
+}) {
+  return (
+    <PillSet legend={name}>
+      <Pill label="both" isPressed={half === undefined} onPress={() => onChange(undefined)} />
+      {SIDES.map((side) => (
+        <Pill key={side} label={side} isPressed={half === side} onPress={() => onChange(side)} />
       ))}
     </PillSet>
   );

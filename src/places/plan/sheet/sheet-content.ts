@@ -11,7 +11,7 @@ import { takedownHands } from '@/core/coefficients/takedown-hands';
 import { startStates } from '@/core/coefficients/start-states';
 import { readBrief } from '@/core/formats/read-brief';
 import type { Zone } from '@/core/hair/zone';
-import { afterWords, inHandWords, windingWords, workedWords, zonesOnly } from '@/core/plan/how-words';
+import { afterWords, inHandWords, windingWords, workedWords, placesOnly } from '@/core/plan/how-words';
 import { QUADRANT_LABEL } from '@/core/parting/quadrant';
 import { WINDING_WORDS, type Winding } from '@/core/parting/winding';
 import type { AnsweredView } from '@/core/plan/answer-view';
@@ -202,7 +202,7 @@ export function sheetWords(source: SheetSource): SheetWords {
                 face: 'bold',
               },
               {
-                text: `${productRoles[layer.role].label.toLowerCase()}${layer.zones ? `, ${zonesOnly(layer.zones)}` : ''}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
+                text: `${productRoles[layer.role].label.toLowerCase()}${placesOnly(layer) && `, ${placesOnly(layer)}`}, ${formatHands(hands.amount, handUnitTable[hands.unit].noun)}; ${formatMass(dose.gramsPerSection, units)} a section`,
               },
             ];
           }),

@@ -9,12 +9,11 @@ import {
   dayWeather,
   EMPTY_DAY,
   ENTRY_SOURCES,
-  HALVES,
   visibleLengths,
   type DayEntry,
   type EntrySource,
-  type Half,
 } from '@/core/diary/day-entry';
+import { HALVES, type Half } from '@/core/hair/half';
 import { recalled as recalledShape, type HalfOutcome, type Outcome } from '@/core/diary/outcome';
 import { END_REASON_IDS } from '@/core/wear/end-reasons';
 import { RATING_IDS, type RatingId } from '@/core/wear/rating-scales';

@@ -3,9 +3,11 @@ import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
 import type { PlanFile } from '@/core/formats/plan-file';
+import { ZONES } from '@/core/hair/zone';
 import type { Measured } from '@/core/run/measured';
 import type { RoomAir } from '@/core/run/room-sensor';
-import type { DayDone, DayEntry, DayMarks, DayWeather, EntrySource, Half } from '@/core/diary/day-entry';
+import type { DayDone, DayEntry, DayMarks, DayWeather, EntrySource } from '@/core/diary/day-entry';
+import type { Half } from '@/core/hair/half';
 import type { Recalled } from '@/core/diary/outcome';
 import type { PartingEdit } from '@/core/run/parting-edit';
 import { json, timeMs } from './columns';
@@ -67,8 +69,8 @@ export const setSections = sqliteTable(
       .references(() => sets.id, { onDelete: 'cascade' }),
     studioId: ofStudio(),
     number: integer('number').notNull(),
-    zone: text('zone').notNull(),
-    side: text('side').notNull(),
+    zone: text('zone', { enum: ZONES }).notNull(),
+    side: text('side', { enum: ['left', 'middle', 'right'] }).notNull(),
     areaCm2: real('area_cm2').notNull(),
     hairCount: real('hair_count').notNull(),
     plannedMin: real('planned_min').notNull(),
