@@ -141,26 +141,31 @@ const layers: PlanStep = ({
             onChange({ ...content, brief: { ...brief, set: { ...set, layers: next } }, layerProductIds })
           }
         />
-        {planned.slice(1).map((layer, i) => (
-          <FormControlLabel
-            // Layers have no identity but their place.
-            key={`${i}/${layer.role}`}
-            control={
-              <Switch
-                size="small"
-                checked={layer.inHand ?? false}
-                onChange={(_, inHand) =>
-                  changeSet({
-                    layers: planned.map((one, at) =>
-                      at === i + 1 ? { ...one, inHand: inHand || undefined } : one,
-                    ),
-                  })
-                }
-              />
-            }
-            label={`${productRoles[layer.role].label} mixed in the hand with the ${productRoles[planned[i]!.role].label.toLowerCase()}`}
-          />
-        ))}
+        {planned.slice(1).flatMap((layer, i) => {
+          const before = planned[i]!.half;
+          // Products of two halves never meet in a hand.
+          if (layer.half && before && layer.half !== before) return [];
+          return (
+            <FormControlLabel
+              // Layers have no identity but their place.
+              key={`${i}/${layer.role}`}
+              control={
+                <Switch
+                  size="small"
+                  checked={layer.inHand ?? false}
+                  onChange={(_, inHand) =>
+                    changeSet({
+                      layers: planned.map((one, at) =>
+                        at === i + 1 ? { ...one, inHand: inHand || undefined } : one,
+                      ),
+                    })
+                  }
+                />
+              }
+              label={`${productRoles[layer.role].label} mixed in the hand with the ${productRoles[planned[i]!.role].label.toLowerCase()}`}
+            />
+          );
+        })}
         <FormControlLabel
           control={<Switch checked={set.blotted ?? true} onChange={(_, blotted) => changeSet({ blotted })} />}
           label="Blot it with a towel"
