@@ -1,3 +1,4 @@
+import exifr from 'exifr';
 import { imageSize } from 'image-size';
 import sharp, { type OutputInfo } from 'sharp';
 import { MOST_PHOTO_BYTES } from '@/core/diary/photo';
@@ -26,6 +27,8 @@ export interface EncodedPhoto {
   readonly thumb: Buffer;
   readonly width: number;
   readonly height: number;
+  /** Focal length as of film 36 mm wide, where it told it. */
+  readonly focal35Mm: number | null;
 }
 
 const READ_TYPES = ['jpg', 'png', 'webp', 'avif', 'gif', 'tiff'];
@@ -51,6 +54,21 @@ function sizeOf(bytes: Buffer): { readonly width: number; readonly height: numbe
 function headerOf(bytes: Buffer) {
   try {
     return imageSize(bytes);
+  } catch {
+    return null;
+  }
+}
+
+/** Focal lengths of anything that takes pictures of people, mm. */
+const FOCAL_MM = { low: 8, high: 400 } as const;
+
+/** The one thing of its file that is kept: how far apart things look. */
+async function focalOf(bytes: Buffer): Promise<number | null> {
+  try {
+    const told = (await exifr.parse(bytes, ['FocalLengthIn35mmFormat'])) as
+      { FocalLengthIn35mmFormat?: unknown } | undefined;
+    const mm = told?.FocalLengthIn35mmFormat;
+    return typeof mm === 'number' && mm >= FOCAL_MM.low && mm <= FOCAL_MM.high ? mm : null;
   } catch {
     return null;
   }
@@ -90,7 +108,13 @@ export async function encodePhoto(request: Request): Promise<EncodedPhoto> {
       .resize({ width: THUMB_SIDE, height: THUMB_SIDE, fit: 'cover', position: 'attention' })
       .jpeg({ quality: 76 })
       .toBuffer();
-    return { jpeg: kept!.data, thumb, width: kept!.info.width, height: kept!.info.height };
+    return {
+      jpeg: kept!.data,
+      thumb,
+      width: kept!.info.width,
+      height: kept!.info.height,
+      focal35Mm: await focalOf(bytes),
+    };
   } catch (thrown) {
     if (thrown instanceof AppError) throw thrown;
     throw invalid('photo', 'this picture is damaged: take it again, or send another file of it');

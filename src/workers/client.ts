@@ -10,9 +10,14 @@ import type { Porosity } from '@/core/coefficients/hair';
 import type { GuideRow } from '@/core/suggest/set-guide';
 import type { GuideEndpoint } from './guide.worker';
 import type { AskedFit, FitEndpoint, FitProgress } from './fit.worker';
+import type { PhotoMeasure } from '@/core/diary/photo-measure';
+import type { AskedMeasure, ScaleBy } from '@/core/photo/measure';
+import type { Picture } from '@/core/photo/picture';
+import type { Measuring } from '@/core/photo/refusal';
 import type { ScaleReading } from '@/core/scale/scale';
 import type { DrawEndpoint } from './draw.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
+import type { PhotoEndpoint, ScaleSeen } from './photo.worker';
 import type { ScaleEndpoint } from './scale.worker';
 import type { SuggestEndpoint, SuggestProgress } from './suggest.worker';
 
@@ -180,6 +185,25 @@ export function startScale(seed: number, hear: (reading: ScaleReading) => void):
   return {
     putOn: (grams) => void remote.putOn(grams),
     zero: () => void remote.zero(),
+    end: () => worker.terminate(),
+  };
+}
+
+/** A picture that is measured beside the page. */
+export interface Measurer {
+  readonly scale: (by: ScaleBy, focal35Mm: number | null) => Promise<Measuring<ScaleSeen>>;
+  readonly measure: (asked: AskedMeasure) => Promise<Measuring<readonly PhotoMeasure[]>>;
+  readonly end: () => void;
+}
+
+/** Opens a picture for measuring; its pixels are handed over. */
+export function startMeasurer(picture: Picture): Measurer {
+  const worker = new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<PhotoEndpoint>(worker);
+  void remote.open(transfer(picture, [picture.data.buffer as ArrayBuffer]));
+  return {
+    scale: (by, focal35Mm) => remote.scale(by, focal35Mm),
+    measure: (asked) => remote.measure(asked),
     end: () => worker.terminate(),
   };
 }

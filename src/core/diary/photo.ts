@@ -26,6 +26,8 @@ export interface PhotoFacts {
   readonly width: number;
   readonly height: number;
   readonly takenAtMs: number;
+  /** Focal length as of film 36 mm wide, where the picture told it. */
+  readonly focal35Mm: number | null;
 }
 
 /** Where a picture that is sent belongs. */

@@ -9,6 +9,7 @@ import {
   patternScene,
   rendered,
 } from '../../../tests/support/photo-scenes';
+import { cardSheet } from './card-sheet';
 import { curlAlong } from './curl';
 import { definitionIn } from './definition';
 import { evenScale, poseOf, toPx, type Homography } from './homography';
@@ -139,6 +140,35 @@ describe('scale', () => {
       expect(Math.abs(x) + (x < 0 ? 0 : width)).toBeLessThanOrEqual(OWN_CARD.width / 2);
       expect(Math.abs(y) + (y < 0 ? 0 : height)).toBeLessThanOrEqual(OWN_CARD.height / 2);
     }
+  });
+});
+
+describe('the printed card', () => {
+  it('printed, photographed and looked for is found: drawn as it is sent to paper, at 3 px to the mm', () => {
+    const sheet = cardSheet('a4');
+    const boxes = sheet.marks.flatMap((mark) => {
+      if (mark.kind !== 'path' || mark.fill === 'none') return [];
+      const [, x, y, w, h] = /^M(\S+) (\S+)h(\S+)v(\S+)h/.exec(mark.d)!.map(Number) as [
+        number,
+        number,
+        number,
+        number,
+        number,
+      ];
+      const light = { ink: 0.04, paper: 0.85, 'light-grey': 0.4, grey: 0.18, 'dark-grey': 0.06 }[mark.fill];
+      return [{ x: x + mark.xMm, y: y + mark.yMm, w, h, light }];
+    });
+    const page = rendered(630, 420, (u, v) => {
+      const [x, y] = [u / 3, v / 3];
+      return (
+        boxes.findLast((box) => x >= box.x && x < box.x + box.w && y >= box.y && y < box.y + box.h)?.light ??
+        0.85
+      );
+    });
+    const card = okOf(byOwnCard(page, 50, 26));
+    const ends = ([[-25, 0], [25, 0]] as Point[]).map(([x, y]): Point => [3 * (105 + x), 3 * (80 + y)]); // prettier-ignore
+    expect(okOf(lengthAlong(card, ends)).value).toBeCloseTo(50, 1);
+    expect(sheet.marks.some((mark) => mark.kind === 'text' && mark.text.includes('50.0 mm'))).toBe(true);
   });
 });
 

@@ -32,16 +32,23 @@ export const LINEAR = Float32Array.from({ length: 256 }, (_, byte) => {
 /** Shares of red, green and blue in luminance. @source ITU-R BT.709 */
 const [RED, GREEN, BLUE] = [0.2126, 0.7152, 0.0722] as const;
 
-function mixed({ width, height, data }: Picture, valueOf: (byte: number) => number): Plane {
+const NO_GAINS = [1, 1, 1];
+
+function mixed(
+  { width, height, data }: Picture,
+  valueOf: (byte: number) => number,
+  [red, green, blue]: readonly number[] = NO_GAINS,
+): Plane {
   const plane = planeOf(width, height);
+  const [r, g, b] = [RED * red!, GREEN * green!, BLUE * blue!];
   for (let i = 0, at = 0; i < plane.values.length; i++, at += 4)
-    plane.values[i] =
-      RED * valueOf(data[at]!) + GREEN * valueOf(data[at + 1]!) + BLUE * valueOf(data[at + 2]!);
+    plane.values[i] = r * valueOf(data[at]!) + g * valueOf(data[at + 1]!) + b * valueOf(data[at + 2]!);
   return plane;
 }
 
-/** Luminance in linear light, 0 to 1. */
-export const linearLuminance = (picture: Picture): Plane => mixed(picture, (byte) => LINEAR[byte]!);
+/** Luminance in linear light, 0 to 1. @param gains what each channel is multiplied by first */
+export const linearLuminance = (picture: Picture, gains?: readonly number[]): Plane =>
+  mixed(picture, (byte) => LINEAR[byte]!, gains);
 
 /** Luminance of the encoded values, 0 to 1: even steps to the eye. */
 export const encodedLuminance = (picture: Picture): Plane => mixed(picture, (byte) => byte / 255);

@@ -16,7 +16,7 @@ import { measured, refused, type Measuring } from './refusal';
 
 /** What the size of things in a picture is taken from. */
 export interface Reference {
-  readonly kind: 'bank-card' | 'ruler' | 'own-card';
+  readonly kind: 'bank-card' | 'ruler' | 'own-card' | 'head-width';
   /** mm of the reference's plane → px. */
   readonly h: Homography;
   readonly covariance: Refined['covariance'] | null;

@@ -18,6 +18,7 @@ export const refusals = {
   'line-short': 'A length takes two points at least.',
   'too-long': 'Visible cannot exceed stretched: measure both again, in the same zone.',
   'white-off': 'The white of the card is too bright or too dark to go by.',
+  'no-scale': 'This takes a size: lay a card or a ruler beside the hair.',
   'other-view': 'Different view: not joined to the line.',
 } as const;
 export type Refusal = keyof typeof refusals;

@@ -13,7 +13,20 @@ export interface TextMark {
   readonly text: string;
 }
 
-/** A path in units of its own, placed and scaled. Ink is black, paper is white: nothing else prints alike everywhere. */
+/**
+ * What areas are filled with. Ink is black, paper is white: nothing else prints alike everywhere; the greys are there to be
+ * measured themselves.
+ */
+export const FILLS = {
+  ink: '#000000',
+  paper: '#ffffff',
+  'light-grey': '#a9a9a9',
+  grey: '#757575',
+  'dark-grey': '#454545',
+} as const;
+export type FillId = keyof typeof FILLS;
+
+/** A path in units of its own, placed and scaled. */
 export interface PathMark {
   readonly kind: 'path';
   readonly d: string;
@@ -21,7 +34,7 @@ export interface PathMark {
   readonly yMm: number;
   /** Millimetres of one unit of the path. */
   readonly scale: number;
-  readonly fill: 'ink' | 'paper' | 'none';
+  readonly fill: FillId | 'none';
   /** 0 draws no line. */
   readonly strokeMm: number;
 }

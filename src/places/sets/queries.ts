@@ -8,7 +8,7 @@ import { inPool } from '@/server/pool';
 import { listHeadNames } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { countSets, pageOfSets, SET_ORDERS } from '@/server/db/rows/set-lists';
-import { photosOf } from '@/server/db/rows/photos';
+import { measuresOf, photosOf } from '@/server/db/rows/photos';
 import { findSet } from '@/server/db/rows/sets';
 import { askedList } from '@/ui/shell/list-asked';
 
@@ -47,6 +47,7 @@ export const loadSetView = cache((id: string) =>
       drawn: answer.ok ? answer.value.drawn : [],
       partPath: answer.ok ? answer.value.partPath : null,
       photos: await photosOf(database.db, actor.studio.id, id),
+      measures: await measuresOf(database.db, actor.studio.id, id),
       clock: clockOf(actor.studio),
       nowMs,
     };

@@ -7,7 +7,9 @@ import { findSet, type SetRecord } from '@/server/db/rows/sets';
 import { endSet, findWearDay, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
 import { wornDayOf } from '@/server/worn-day';
-import { giveUpInput, saveWearDayInput } from './wear-input';
+import { deleteMeasure as deleteMeasureRow, keepMeasures as keepMeasureRows } from '@/server/db/rows/photos';
+import { z } from 'zod';
+import { giveUpInput, keepMeasuresInput, saveWearDayInput } from './wear-input';
 
 async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
   const set = await findSet(database.db, actor.studio.id, setId);
@@ -66,4 +68,17 @@ export const giveUp = action(giveUpInput, async (call) => {
   await call.database.write((tx) => endSet(tx, call.actor.studio.id, setId, form, call.nowMs));
   revalidatePath(`/wear/${setId}`);
   return { lastGoodDay: form.lastGoodDay };
+});
+
+/** Keeps what was measured on a picture, with the day it is of. */
+export const keepMeasures = action(keepMeasuresInput, async (call) => {
+  const { photoId, measures } = call.input;
+  return call.database.write((tx) =>
+    keepMeasureRows(tx, call.actor.studio.id, photoId, measures, call.nowMs),
+  );
+});
+
+/** Takes a measured figure out again. */
+export const deleteMeasure = action(z.object({ id: z.string() }), async (call) => {
+  await call.database.write((tx) => deleteMeasureRow(tx, call.actor.studio.id, call.input.id));
 });

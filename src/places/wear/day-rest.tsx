@@ -2,12 +2,14 @@
 import TextField from '@mui/material/TextField';
 import type { DayEntry, DayMarks } from '@/core/diary/day-entry';
 import type { WearMarkId } from '@/core/diary/day-words';
+import type { KeptMeasure } from '@/core/diary/photo-measure';
 import type { PhotoFacts } from '@/core/diary/photo';
 import { simulatedStation } from '@/core/diary/weather-station';
 import type { PerZone } from '@/core/hair/zone';
 import type { DrawnSection } from '@/core/parting/drawn-layout';
 import { TRIAL_PRODUCT } from '@/core/parting/layout';
 import { DayChips } from './day-chips';
+import { FromPhotos } from './from-photos';
 import { Lengths } from './lengths';
 import { Photos } from './photos';
 import type { DayHand } from './use-days';
@@ -26,7 +28,14 @@ export interface RestOfDay {
   readonly saidCm: Partial<PerZone<number>>;
   readonly photos: readonly PhotoFacts[];
   readonly onPhotos: (photos: readonly PhotoFacts[]) => void;
+  /** What was measured on them, of all days. */
+  readonly measures: readonly KeptMeasure[];
+  readonly onMeasures: (measures: readonly KeptMeasure[]) => void;
 }
+
+/** Whether a figure was measured anew: the same of the same picture. */
+const isReplaced = (old: KeptMeasure, kept: readonly KeptMeasure[]) =>
+  kept.some((one) => one.photoId === old.photoId && one.measure === old.measure && one.zone === old.zone);
 
 /** Where, what was done, pictures, lengths and a note. */
 export function DayRest({
@@ -41,6 +50,8 @@ export function DayRest({
   saidCm,
   photos,
   onPhotos,
+  measures,
+  onMeasures,
   hands,
   pale,
 }: RestOfDay & {
@@ -86,7 +97,21 @@ export function DayRest({
         />
       </div>
       <div className={styles.last}>
-        <Photos setId={setId} date={date} day={day} photos={photos} onChange={onPhotos} />
+        <Photos
+          setId={setId}
+          date={date}
+          day={day}
+          photos={photos}
+          stretchedCm={stretchedCm}
+          onChange={onPhotos}
+          onMeasured={(kept) => onMeasures([...measures.filter((one) => !isReplaced(one, kept)), ...kept])}
+        />
+        <FromPhotos
+          measures={measures.filter((one) => one.day === day)}
+          entry={first.entry}
+          onLength={(visibleCm) => changeAll({ visibleCm })}
+          onGone={(id) => onMeasures(measures.filter((one) => one.id !== id))}
+        />
         <Lengths
           stretchedCm={stretchedCm}
           saidCm={saidCm}

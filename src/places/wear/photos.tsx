@@ -9,6 +9,8 @@ import {
   type PhotoFacts,
   type PhotoViewId,
 } from '@/core/diary/photo';
+import type { KeptMeasure } from '@/core/diary/photo-measure';
+import type { PerZone } from '@/core/hair/zone';
 import { sentence } from '@/core/words/words';
 import { ConfirmDialog } from '@/ui/feedback/confirm-dialog';
 import { Chip, Chips } from './chips';
@@ -17,6 +19,11 @@ import styles from './photos.module.css';
 
 /** The camera comes when it is asked for. */
 const CameraDialog = dynamic(() => import('./camera-dialog').then((module) => module.CameraDialog), {
+  ssr: false,
+});
+
+/** So does measuring. */
+const MeasureDialog = dynamic(() => import('./measure-dialog').then((module) => module.MeasureDialog), {
   ssr: false,
 });
 
@@ -30,20 +37,25 @@ export function Photos({
   date,
   day,
   photos,
+  stretchedCm,
   onChange,
+  onMeasured,
 }: {
   readonly setId: string;
   readonly date: string;
   readonly day: number;
   /** All of the set; those of before are the ghosts to take the same view by. */
   readonly photos: readonly PhotoFacts[];
+  readonly stretchedCm: PerZone<number>;
   readonly onChange: (photos: readonly PhotoFacts[]) => void;
+  readonly onMeasured: (measured: readonly KeptMeasure[]) => void;
 }) {
   const file = useRef<HTMLInputElement>(null);
   const [view, setView] = useState<PhotoViewId>('front');
   const [isCamera, setCamera] = useState(false);
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const [measuring, setMeasuring] = useState<PhotoFacts | null>(null);
   const [leaving, setLeaving] = useState<PhotoFacts | null>(null);
   const ofDay = photos.filter((photo) => photo.day === day);
   const ghost = photos.findLast((photo) => photo.view === view && photo.day < day) ?? null;
@@ -106,6 +118,13 @@ export function Photos({
               </a>
               <Button
                 size="small"
+                aria-label={`Measure on ${photoViews[photo.view].label}, day ${photo.day}`}
+                onClick={() => setMeasuring(photo)}
+              >
+                Measure
+              </Button>
+              <Button
+                size="small"
                 aria-label={`Delete ${photoViews[photo.view].label}, day ${photo.day}`}
                 onClick={() => setLeaving(photo)}
               >
@@ -157,6 +176,14 @@ export function Photos({
             void send(blob);
           }}
           onClose={() => setCamera(false)}
+        />
+      )}
+      {measuring && (
+        <MeasureDialog
+          photo={measuring}
+          stretchedCm={stretchedCm}
+          onKept={onMeasured}
+          onClose={() => setMeasuring(null)}
         />
       )}
       {leaving && (

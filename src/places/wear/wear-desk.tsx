@@ -5,6 +5,7 @@ import { useCallback, useState } from 'react';
 import { whyOf } from '@/core/explain/why-of';
 import { wholeSetLabel } from '@/core/draft/labels';
 import { standingForecast } from '@/core/plan/as-taken-down';
+import type { KeptMeasure } from '@/core/diary/photo-measure';
 import type { PhotoFacts } from '@/core/diary/photo';
 import { stretchedOf } from '@/core/diary/day-problem';
 import { saidOfDay } from '@/core/diary/said-of-day';
@@ -31,7 +32,15 @@ import styles from './wear-desk.module.css';
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSetView>>>;
 
 /** A style being worn: one entry a day, and its end. */
-export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos: known }: Loaded) {
+export function WearDesk({
+  set,
+  drawn,
+  partPath,
+  clock,
+  nowMs: servedMs,
+  photos: known,
+  measures: kept,
+}: Loaded) {
   // A page that is left open over midnight has a day more.
   const nowMs = useNow(servedMs, MINUTE_MS);
   const takenDownAtMs = set.takenDownAtMs ?? nowMs;
@@ -45,6 +54,7 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos:
   );
   const [days, setDays] = useState<readonly KeptDay[]>(() => keptDays(set.wearDays));
   const [photos, setPhotos] = useState<readonly PhotoFacts[]>(known);
+  const [measures, setMeasures] = useState<readonly KeptMeasure[]>(kept);
   const [isEnding, setEnding] = useState(false);
   const standing = standingForecast(set.forecast, set.asTakenDown);
   const { p10, p50, p90 } = standing.daysPresentable;
@@ -128,6 +138,8 @@ export function WearDesk({ set, drawn, partPath, clock, nowMs: servedMs, photos:
           saidCm: standing.result.byDay.find((one) => one.day === day)?.visibleLengthCm ?? {},
           photos,
           onPhotos: setPhotos,
+          measures,
+          onMeasures: setMeasures,
         }}
         skin={set.skinTone}
         hair={set.hairTone}

@@ -3,6 +3,7 @@ import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
 import type { HalfOutcome } from '@/core/diary/outcome';
 import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
 import { RATING_IDS } from '@/core/wear/rating-scales';
+import { PHOTO_MEASURE_IDS, photoMeasure } from '@/core/diary/photo-measure';
 import { dayEntry } from '@/core/diary/day-entry';
 import { HALVES } from '@/core/hair/half';
 
@@ -54,3 +55,9 @@ export const giveUpForm = z
   });
 export type GiveUpValues = z.input<typeof giveUpForm>;
 export const giveUpInput = z.strictObject({ setId: id, form: giveUpForm });
+
+/** What was measured on a picture. */
+export const keepMeasuresInput = z.object({
+  photoId: z.string(),
+  measures: z.array(photoMeasure).min(1, 'measure something first').max(PHOTO_MEASURE_IDS.length),
+});

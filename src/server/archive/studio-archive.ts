@@ -27,6 +27,7 @@ import { roomAir } from '@/core/run/room-sensor';
 import { dayDone, dayEntry, dayMarks, dayWeather, visibleLengths } from '@/core/diary/day-entry';
 import { recalled } from '@/core/diary/outcome';
 import { RATING_IDS } from '@/core/wear/rating-scales';
+import { WORSE_IDS } from '@/core/diary/photo-measure';
 import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
@@ -37,6 +38,7 @@ import {
   heads,
   mixes,
   outcomes,
+  photoMeasures,
   photos,
   plans,
   products,
@@ -68,11 +70,19 @@ const TABLES = {
   wearDayHistory,
   outcomes,
   photos,
+  photoMeasures,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
 /** Tables that older archives do not have. */
-const LATER_TABLES: readonly TableName[] = ['mixes', 'headMerges', 'dryers', 'wearDayHistory', 'photos'];
+const LATER_TABLES: readonly TableName[] = [
+  'mixes',
+  'headMerges',
+  'dryers',
+  'wearDayHistory',
+  'photos',
+  'photoMeasures',
+];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** Letters of any one text: far above what a form takes. */
@@ -155,6 +165,7 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   visibleCm: visibleLengths,
   entry: dayEntry,
   recalled,
+  worse: z.array(z.enum(WORSE_IDS)).max(WORSE_IDS.length),
   moved: z.strictObject({
     measurements: z.array(z.string().max(64)),
     plans: z.array(z.string().max(64)),
@@ -314,6 +325,8 @@ const POINTS: readonly (readonly [from: TableName, column: string, to: TableName
   ['wearDayHistory', 'wearDayId', 'wearDays'],
   ['outcomes', 'setId', 'sets'],
   ['photos', 'setId', 'sets'],
+  ['photoMeasures', 'setId', 'sets'],
+  ['photoMeasures', 'photoId', 'photos'],
 ];
 
 /** An entry as it can be found again: its name or title where it has one. */

@@ -1,10 +1,14 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
-import { MM_PER_PT, type FaceId, type Sheet, type TextMark } from '@/core/sheet/mark';
+import { FILLS, MM_PER_PT, type FaceId, type Sheet, type TextMark } from '@/core/sheet/mark';
 import { fontFiles, runsOf, runWidthPt } from './fonts';
 
 const INK = rgb(0, 0, 0);
-const PAPER = rgb(1, 1, 1);
+/** A colour of six digits. */
+const tone = (hex: string) => {
+  const part = (at: number) => parseInt(hex.slice(at, at + 2), 16) / 255;
+  return rgb(part(1), part(3), part(5));
+};
 const pt = (mm: number) => mm / MM_PER_PT;
 
 /** Where a text begins, from its end or middle where it is aligned so. */
@@ -37,7 +41,7 @@ export async function sheetPdf(sheet: Sheet, madeAtMs: number): Promise<Uint8Arr
         x: pt(mark.xMm),
         y: y(mark.yMm),
         scale: pt(mark.scale),
-        ...(mark.fill === 'none' ? {} : { color: mark.fill === 'ink' ? INK : PAPER }),
+        ...(mark.fill === 'none' ? {} : { color: tone(FILLS[mark.fill]) }),
         ...(mark.strokeMm > 0 ? { borderColor: INK, borderWidth: pt(mark.strokeMm) / pt(mark.scale) } : {}),
       });
       continue;

@@ -1,4 +1,4 @@
-import { MM_PER_PT, type FaceId, type Sheet } from '@/core/sheet/mark';
+import { FILLS, MM_PER_PT, type FaceId, type Sheet } from '@/core/sheet/mark';
 import { fontFiles, runsOf } from './fonts';
 
 const escaped = (text: string) =>
@@ -30,7 +30,7 @@ export function sheetSvg(sheet: Sheet): string {
   );
   const marks = sheet.marks.map((mark) => {
     if (mark.kind === 'path') {
-      const fill = { ink: '#000', paper: '#fff', none: 'none' }[mark.fill];
+      const fill = mark.fill === 'none' ? 'none' : FILLS[mark.fill];
       const stroke =
         mark.strokeMm > 0 ? ` stroke="#000" stroke-width="${mm(mark.strokeMm / mark.scale)}"` : '';
       return `<path transform="translate(${mm(mark.xMm)} ${mm(mark.yMm)}) scale(${mm(mark.scale)})" d="${mark.d}" fill="${fill}"${stroke}/>`;

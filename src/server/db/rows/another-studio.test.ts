@@ -15,6 +15,7 @@ import {
   PRODUCT,
 } from '../../../../tests/support/studio';
 import { USUAL_DISPLAY } from '@/core/formats/display';
+import type { PhotoMeasure } from '@/core/diary/photo-measure';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
 import * as heads from './heads';
@@ -35,6 +36,7 @@ interface Theirs {
   readonly planId: string;
   readonly setId: string;
   readonly photoId: string;
+  readonly measureId: string;
   readonly cancelledId: string;
   readonly mergeId: string;
   readonly productId: string;
@@ -67,9 +69,11 @@ const PHOTO = {
   view: 'front',
   width: 2,
   height: 2,
+  focal35Mm: 26,
   jpeg: Buffer.from('pixels'),
   thumb: Buffer.from('few'),
 } as const;
+const MEASURE: PhotoMeasure = { measure: 'length', zone: 'crown', value: 16, sigma: 0.3, worse: ['depth'] };
 
 beforeAll(async () => {
   ({ database, studioId } = await aStudio());
@@ -93,6 +97,7 @@ beforeAll(async () => {
   await write((tx) => wear.saveWearDay(tx, studioId, setId, DAY, NOON));
   await write((tx) => wear.endSet(tx, studioId, setId, OUTCOME, NOON));
   const photoId = await write((tx) => photos.addPhoto(tx, studioId, setId, PHOTO, NOON));
+  const [measure] = await write((tx) => photos.keepMeasures(tx, studioId, photoId, [MEASURE], NOON));
   const cancelledId = await aSet(database, studioId, head);
   await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
   const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
@@ -116,7 +121,7 @@ beforeAll(async () => {
     ),
   );
   theirs = {
-    headId: head.id, secondHeadId: second.id, planId, setId, photoId, cancelledId, mergeId, productId, toolId, dryerId,
+    headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
 });
@@ -255,6 +260,9 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   photoBytes: (tx) => photos.photoBytes(tx, otherId, theirs.photoId, 'jpeg'),
   addPhoto: (tx) => photos.addPhoto(tx, otherId, theirs.setId, PHOTO, NOON),
   deletePhoto: (tx) => photos.deletePhoto(tx, otherId, theirs.photoId),
+  measuresOf: (tx) => photos.measuresOf(tx, otherId, theirs.setId),
+  keepMeasures: (tx) => photos.keepMeasures(tx, otherId, theirs.photoId, [MEASURE], NOON),
+  deleteMeasure: (tx) => photos.deleteMeasure(tx, otherId, theirs.measureId),
   outcomesOf: (tx) => wear.outcomesOf(tx, otherId, theirs.setId),
   findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),

@@ -1,10 +1,17 @@
-import { and, asc, count, eq } from 'drizzle-orm';
+import { and, asc, count, eq, isNull } from 'drizzle-orm';
+import {
+  PHOTO_MEASURE_IDS,
+  WORSE_IDS,
+  type KeptMeasure,
+  type PhotoMeasure,
+} from '@/core/diary/photo-measure';
+import { ZONES } from '@/core/hair/zone';
 import { WEAR_DAYS } from '@/core/formats/ranges';
 import { MOST_PHOTOS_A_DAY, PHOTO_VIEW_IDS, type PhotoFacts, type PhotoViewId } from '@/core/diary/photo';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { photos, sets } from '../schema';
+import { photoMeasures, photos, sets } from '../schema';
 
 /** A picture to be kept. */
 export interface PhotoToKeep {
@@ -12,6 +19,7 @@ export interface PhotoToKeep {
   readonly view: PhotoViewId;
   readonly width: number;
   readonly height: number;
+  readonly focal35Mm: number | null;
   readonly jpeg: Buffer;
   readonly thumb: Buffer;
 }
@@ -30,6 +38,7 @@ export async function photosOf(reader: Reader, studioId: string, setId: string):
       width: photos.width,
       height: photos.height,
       takenAtMs: photos.takenAtMs,
+      focal35Mm: photos.focal35Mm,
     })
     .from(photos)
     .where(ofSet(studioId, setId))
@@ -87,5 +96,83 @@ export async function addPhoto(
  */
 export async function deletePhoto(tx: Tx, studioId: string, id: string): Promise<void> {
   const gone = await tx.delete(photos).where(one(studioId, id)).returning({ id: photos.id });
+  if (gone.length === 0) throw new AppError('not-found');
+}
+
+/** What was measured on the pictures of a set, by day. */
+export async function measuresOf(reader: Reader, studioId: string, setId: string): Promise<KeptMeasure[]> {
+  const rows = await reader
+    .select()
+    .from(photoMeasures)
+    .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.setId, setId)))
+    .orderBy(asc(photoMeasures.day), asc(photoMeasures.measuredAtMs), asc(photoMeasures.id));
+  return rows.flatMap((row) => {
+    const measure = PHOTO_MEASURE_IDS.find((id) => id === row.measure);
+    if (!measure) return [];
+    const { id, photoId, day, value, sigma, worse } = row;
+    const zone = ZONES.find((known) => known === row.zone) ?? null;
+    return [
+      {
+        id,
+        photoId,
+        day,
+        measure,
+        zone,
+        value,
+        sigma,
+        worse: WORSE_IDS.filter((one) => Array.isArray(worse) && worse.includes(one)),
+      },
+    ];
+  });
+}
+
+/**
+ * Keeps what was measured on a picture; what was measured of the same on it before goes.
+ *
+ * @returns what is kept now
+ * @throws AppError not-found
+ */
+export async function keepMeasures(
+  tx: Tx,
+  studioId: string,
+  photoId: string,
+  measures: readonly PhotoMeasure[],
+  nowMs: number,
+): Promise<KeptMeasure[]> {
+  const [photo] = await tx
+    .select({ setId: photos.setId, day: photos.day })
+    .from(photos)
+    .where(one(studioId, photoId));
+  if (!photo) throw new AppError('not-found');
+  const kept: KeptMeasure[] = [];
+  for (const told of measures) {
+    const { measure, zone } = told;
+    await tx
+      .delete(photoMeasures)
+      .where(
+        and(
+          eq(photoMeasures.studioId, studioId),
+          eq(photoMeasures.photoId, photoId),
+          eq(photoMeasures.measure, measure),
+          zone === null ? isNull(photoMeasures.zone) : eq(photoMeasures.zone, zone),
+        ),
+      );
+    const row = { ...told, id: newId(nowMs), photoId, day: photo.day };
+    await tx.insert(photoMeasures).values({ ...row, studioId, setId: photo.setId, measuredAtMs: nowMs });
+    kept.push(row);
+  }
+  return kept;
+}
+
+/**
+ * Takes one figure out again.
+ *
+ * @throws AppError not-found
+ */
+export async function deleteMeasure(tx: Tx, studioId: string, id: string): Promise<void> {
+  const gone = await tx
+    .delete(photoMeasures)
+    .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.id, id)))
+    .returning({ id: photoMeasures.id });
   if (gone.length === 0) throw new AppError('not-found');
 }

@@ -19,7 +19,7 @@ import { cancelSet, countWhatWasUsed, restoreSet, startSet } from './set-command
 import { countSets, listSets, pageOfSets, type SetStage } from './set-lists';
 import { findSet, setOfPlan } from './sets';
 import { countAsUsed, findProduct, saveProduct, weighProduct } from './shelf';
-import { addPhoto, deletePhoto, photoBytes, photosOf } from './photos';
+import { addPhoto, deletePhoto, photoBytes, keepMeasures, measuresOf, photosOf } from './photos';
 import { endSet, reopenSet, saveWearDay } from './wear';
 
 let database: Database;
@@ -278,6 +278,7 @@ describe('days of wear and the end', () => {
     const picture = {
       day: 1,
       view: 'front',
+      focal35Mm: null,
       width: 4,
       height: 3,
       jpeg: Buffer.from('large'),
@@ -294,7 +295,19 @@ describe('days of wear and the end', () => {
     expect((await photoBytes(database.db, studioId, ids[0]!, 'thumb'))!.toString()).toBe('s');
     await record(setId, [sent('m', 'moved', 700, { of: ['t'], toMs: NOON + 20 * 60_000 })]);
     expect((await photosOf(database.db, studioId, setId)).map(({ day }) => day)).toEqual([1, 1, 1, 1, 2]);
+    // What is measured on it is of its day, measured anew replaces what was, and stays when the picture is gone.
+    const curl = { measure: 'curl', zone: null, value: 9, sigma: 1, worse: ['depth'] } as const;
+    const keep = (value: number) =>
+      database.write((tx) =>
+        keepMeasures(tx, studioId, ids[0]!, [{ ...curl, worse: [...curl.worse], value }], NOON),
+      );
+    await keep(9);
+    await keep(11);
+    expect(await measuresOf(database.db, studioId, setId)).toMatchObject([
+      { ...curl, value: 11, day: 1, photoId: ids[0] },
+    ]);
     await database.write((tx) => deletePhoto(tx, studioId, ids[0]!));
+    expect(await measuresOf(database.db, studioId, setId)).toMatchObject([{ value: 11, photoId: null }]);
     await expect(database.write((tx) => deletePhoto(tx, studioId, ids[0]!))).rejects.toMatchObject({
       code: 'not-found',
     });

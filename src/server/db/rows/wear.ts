@@ -21,8 +21,8 @@ import { dayOfWear } from '@/core/wear/wear-day-number';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { outcomes, photos, sets, wearDayHistory, wearDays } from '../schema';
-import { photosOf } from './photos';
+import { outcomes, photoMeasures, photos, sets, wearDayHistory, wearDays } from '../schema';
+import { measuresOf, photosOf } from './photos';
 import { readJson } from './json';
 
 /** One day of wear as it is kept. */
@@ -270,7 +270,7 @@ export async function moveWearDays(
   const ofSet = and(eq(wearDays.studioId, studioId), eq(wearDays.setId, setId));
   const days = await tx.select({ day: wearDays.day }).from(wearDays).where(ofSet);
   const ended = await outcomesOf(tx, studioId, setId);
-  const pictured = await photosOf(tx, studioId, setId);
+  const pictured = [...(await photosOf(tx, studioId, setId)), ...(await measuresOf(tx, studioId, setId))];
   const moved = [
     ...[...days, ...pictured].map(({ day }) => day),
     ...ended.map(({ lastGoodDay }) => lastGoodDay),
@@ -291,6 +291,10 @@ export async function moveWearDays(
     .update(photos)
     .set({ day: sql`${photos.day} + ${by}` })
     .where(and(eq(photos.studioId, studioId), eq(photos.setId, setId)));
+  await tx
+    .update(photoMeasures)
+    .set({ day: sql`${photoMeasures.day} + ${by}` })
+    .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.setId, setId)));
   if (ended.length > 0)
     await tx
       .update(outcomes)

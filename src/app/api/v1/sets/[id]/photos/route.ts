@@ -22,8 +22,8 @@ export const POST = route<{ id: string }>(async (request, { id: setId }) => {
     const id = await database.write((tx) =>
       addPhoto(tx, actor.studio.id, setId, { ...photo, day, view }, nowMs),
     );
-    const { width, height } = photo;
-    return { id, day, view, width, height, takenAtMs: nowMs } satisfies PhotoFacts;
+    const { width, height, focal35Mm } = photo;
+    return { id, day, view, width, height, takenAtMs: nowMs, focal35Mm } satisfies PhotoFacts;
   });
   return Response.json({ photo: kept }, { status: 201 });
 });
