@@ -143,3 +143,19 @@ export const halfCircle = (radiusMm: number, points: number): Point[] =>
     const angle = (Math.PI * i) / (points - 1);
     return [radiusMm * Math.cos(angle), radiusMm * Math.sin(angle)];
   });
+
+/** The printed card with one curl hanging beside it, 5 px to the mm: what a stylist’s picture has, its truth known. */
+export function cardAndCurlScene(pitchMm: number, diameterMm: number, widthMm: number): Picture {
+  const card = ownCardScene([5, 0, 300, 0, 5, 300, 0, 0, 1], 620, 600, 0.6);
+  const curl = rendered(580, 600, (x, y) => {
+    const middle = ((diameterMm - widthMm) / 2) * Math.cos((2 * Math.PI * y) / 5 / pitchMm);
+    return Math.abs((x - 290) / 5 - middle) <= widthMm / 2 ? 0.03 : 0.6;
+  });
+  const [width, height] = [card.width + curl.width, card.height];
+  const data = new Uint8ClampedArray(4 * width * height);
+  for (let y = 0; y < height; y++) {
+    data.set(card.data.subarray(4 * y * card.width, 4 * (y + 1) * card.width), 4 * y * width);
+    data.set(curl.data.subarray(4 * y * curl.width, 4 * (y + 1) * curl.width), 4 * (y * width + card.width));
+  }
+  return { width, height, data };
+}

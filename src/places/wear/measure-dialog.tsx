@@ -196,47 +196,47 @@ export function MeasureDialog({
         Measure on this picture: {photoViews[photo.view].label.toLowerCase()}, day {photo.day}
       </DialogTitle>
       <div className={styles.measure}>
-        <MeasurePad
-          src={photoAddress(photo.id, 'jpeg')}
-          width={photo.width}
-          height={photo.height}
-          points={points}
-          most={wanted.points}
-          zoom={zoom}
-          name={wanted.hint}
-          onPoints={(next) => {
-            setPoints(next);
-            setFound([]);
-          }}
-        >
-          {scale && scale.seen.corners.length > 0 && (
-            <polygon
-              className={styles.card}
-              points={scale.seen.corners.map((corner) => corner.join()).join(' ')}
-            />
-          )}
-          {scale && task === 'curl' && points.length === 2 && (
-            <CurlBox ends={two} halfWidthPx={halfWidthPx} />
-          )}
-          {scale && task === 'definition' && points.length === 2 && (
-            <rect
-              className={styles.drawn}
-              x={Math.min(two[0][0], two[1][0])}
-              y={Math.min(two[0][1], two[1][1])}
-              width={Math.abs(two[1][0] - two[0][0])}
-              height={Math.abs(two[1][1] - two[0][1])}
-            />
-          )}
-          {(task === 'length' || !scale) && points.length > 1 && (
-            <polyline
-              className={styles.drawn}
-              points={[...points, ...(!scale && points.length === 4 ? [points[0]!] : [])]
-                .map((point) => point.join())
-                .join(' ')}
-            />
-          )}
-        </MeasurePad>
-        <div className={styles.panel}>
+        <div>
+          <MeasurePad
+            src={photoAddress(photo.id, 'jpeg')}
+            width={photo.width}
+            height={photo.height}
+            points={points}
+            most={wanted.points}
+            zoom={zoom}
+            name={wanted.hint}
+            onPoints={(next) => {
+              setPoints(next);
+              setFound([]);
+            }}
+          >
+            {scale && scale.seen.corners.length > 0 && (
+              <polygon
+                className={styles.card}
+                points={scale.seen.corners.map((corner) => corner.join()).join(' ')}
+              />
+            )}
+            {scale && task === 'curl' && points.length === 2 && (
+              <CurlBox ends={two} halfWidthPx={halfWidthPx} />
+            )}
+            {scale && task === 'definition' && points.length === 2 && (
+              <rect
+                className={styles.drawn}
+                x={Math.min(two[0][0], two[1][0])}
+                y={Math.min(two[0][1], two[1][1])}
+                width={Math.abs(two[1][0] - two[0][0])}
+                height={Math.abs(two[1][1] - two[0][1])}
+              />
+            )}
+            {(task === 'length' || !scale) && points.length > 1 && (
+              <polyline
+                className={styles.drawn}
+                points={[...points, ...(!scale && points.length === 4 ? [points[0]!] : [])]
+                  .map((point) => point.join())
+                  .join(' ')}
+              />
+            )}
+          </MeasurePad>
           <Chips title="Near or far">
             {[1, 2, 4].map((times) => (
               <Chip key={times} isOn={zoom === times} onToggle={() => setZoom(times)}>
@@ -244,6 +244,33 @@ export function MeasureDialog({
               </Chip>
             ))}
           </Chips>
+        </div>
+        <div className={styles.panel}>
+          <div role="status">
+            {problem && <p className={styles.problem}>{problem}</p>}
+            {found.length > 0 && (
+              <>
+                <dl className={styles.figures}>
+                  {found.map((figure) => {
+                    const words = measureWords(figure, units);
+                    return (
+                      <div key={figure.measure}>
+                        <dt>{words.name}</dt>
+                        <dd>
+                          <b>{words.value}</b> <small>{words.range}</small>
+                        </dd>
+                      </div>
+                    );
+                  })}
+                </dl>
+                <ul className={styles.worse}>
+                  {[...new Set(found.flatMap(({ worse }) => worse))].map((id) => (
+                    <li key={id}>{worseWords[id]}</li>
+                  ))}
+                </ul>
+              </>
+            )}
+          </div>
           <Chips title="What tells its size">
             {SCALE_IDS.map((id) => (
               <Chip key={id} isOn={id === scaleId} onToggle={() => startOver(id)}>
@@ -339,31 +366,6 @@ export function MeasureDialog({
               >
                 {scale ? 'Measure it' : scaleId === 'own-card' ? 'Find the card' : 'This is the size'}
               </Button>
-            )}
-          </div>
-          <div role="status">
-            {problem && <p className={styles.problem}>{problem}</p>}
-            {found.length > 0 && (
-              <>
-                <dl className={styles.figures}>
-                  {found.map((figure) => {
-                    const words = measureWords(figure, units);
-                    return (
-                      <div key={figure.measure}>
-                        <dt>{words.name}</dt>
-                        <dd>
-                          <b>{words.value}</b> <small>{words.range}</small>
-                        </dd>
-                      </div>
-                    );
-                  })}
-                </dl>
-                <ul className={styles.worse}>
-                  {[...new Set(found.flatMap(({ worse }) => worse))].map((id) => (
-                    <li key={id}>{worseWords[id]}</li>
-                  ))}
-                </ul>
-              </>
             )}
           </div>
           {keeping.problem}

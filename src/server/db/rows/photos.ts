@@ -4,6 +4,7 @@ import {
   WORSE_IDS,
   type KeptMeasure,
   type PhotoMeasure,
+  type PhotoMeasureId,
 } from '@/core/diary/photo-measure';
 import { ZONES } from '@/core/hair/zone';
 import { WEAR_DAYS } from '@/core/formats/ranges';
@@ -104,8 +105,9 @@ export async function measuresOf(reader: Reader, studioId: string, setId: string
   const rows = await reader
     .select()
     .from(photoMeasures)
-    .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.setId, setId)))
-    .orderBy(asc(photoMeasures.day), asc(photoMeasures.measuredAtMs), asc(photoMeasures.id));
+    .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.setId, setId)));
+  const placeOf = ({ measure }: { measure: PhotoMeasureId }) => PHOTO_MEASURE_IDS.indexOf(measure);
+  rows.sort((a, b) => a.day - b.day || a.measuredAtMs - b.measuredAtMs || placeOf(a) - placeOf(b));
   return rows.flatMap((row) => {
     const measure = PHOTO_MEASURE_IDS.find((id) => id === row.measure);
     if (!measure) return [];
