@@ -32,7 +32,7 @@ const database = ['drizzle-orm', 'drizzle-orm/**', '@libsql/**'];
 const surface = ['react', 'react-dom', 'react-dom/**', 'next', 'next/**', '@mui/**', '@emotion/**'];
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'data/**', 'next-env.d.ts', 'test-output/**'] },
+  { ignores: ['.next/**', 'node_modules/**', 'data/**', 'generated/**', 'next-env.d.ts', 'test-output/**'] },
   ...nextVitals,
   ...nextTypescript,
   {

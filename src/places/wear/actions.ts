@@ -1,15 +1,18 @@
 'use server';
 import { revalidatePath } from 'next/cache';
 import { dayProblem, stretchedOf } from '@/core/diary/day-problem';
+import { codeIn, diaryIdOf, readDiaryCode } from '@/core/take-home/diary-code';
+import { diaryFates, fates } from '@/core/take-home/taken-in';
 import { dayOfWear } from '@/core/wear/wear-day-number';
 import { action, type Call } from '@/server/action';
 import { findSet, type SetRecord } from '@/server/db/rows/sets';
-import { endSet, findWearDay, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
+import { endSet, findWearDay, saveEarlierDay, saveWearDay as saveWearDayRow } from '@/server/db/rows/wear';
+import { findDiary } from '@/server/db/rows/diaries';
 import { AppError, invalid } from '@/server/errors';
 import { wornDayOf } from '@/server/worn-day';
 import { deleteMeasure as deleteMeasureRow, keepMeasures as keepMeasureRows } from '@/server/db/rows/photos';
 import { z } from 'zod';
-import { giveUpInput, keepMeasuresInput, saveWearDayInput } from './wear-input';
+import { giveUpInput, homeDiaryInput, keepMeasuresInput, saveWearDayInput } from './wear-input';
 
 async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
   const set = await findSet(database.db, actor.studio.id, setId);
@@ -81,4 +84,87 @@ export const keepMeasures = action(keepMeasuresInput, async (call) => {
 /** Takes a measured figure out again. */
 export const deleteMeasure = action(z.object({ id: z.string() }), async (call) => {
   await call.database.write((tx) => deleteMeasureRow(tx, call.actor.studio.id, call.input.id));
+});
+
+/** A diary that was brought back, held against its set. */
+async function broughtBack(call: Call, { setId, text }: { readonly setId: string; readonly text: string }) {
+  const set = await wornSet(call, setId);
+  if (set.takenDownAtMs === null) throw invalid('text', 'this set has not been taken down yet');
+  const code = codeIn(text);
+  const id = code && diaryIdOf(code);
+  if (!code || !id)
+    throw invalid(
+      'text',
+      'there is no diary in this: it begins with KSD1, and all of its letters are needed',
+    );
+  const { studio } = call.actor;
+  const known = await findDiary(call.database.db, studio.id, id);
+  if (!known)
+    throw invalid(
+      'text',
+      'this diary is of another studio, or of a set that is not here any more: nothing was taken in',
+    );
+  if (known.setId !== setId) {
+    const other = await findSet(call.database.db, studio.id, known.setId);
+    throw invalid(
+      'text',
+      `this diary is of ${other ? `${other.headName}, “${other.title}”` : 'another set'}: open its days of wear and bring it back there`,
+    );
+  }
+  const read = readDiaryCode(code, known.signingKey);
+  if (!read.ok)
+    throw invalid(
+      'text',
+      read.problem === 'changed'
+        ? 'this diary was changed outside of itself, or letters were lost: copy it once more from the phone'
+        : 'letters of this diary are missing: copy it once more from the phone, all of it',
+    );
+  const found = diaryFates(read.diary, {
+    takenDownAtMs: set.takenDownAtMs,
+    nowMs: call.nowMs,
+    timeZone: studio.timeZone,
+    isTrial: set.brief.parting?.trial === true,
+    days: set.wearDays,
+    ends: [...set.halfOutcomes, ...(set.outcome ? [set.outcome] : [])],
+  });
+  return { by: read.diary.by, ...found };
+}
+
+/** What would become of each entry of a diary; nothing is changed. */
+export const readHomeDiary = action(homeDiaryInput, async (call) => {
+  const { by, days, ends } = await broughtBack(call, call.input);
+  return {
+    by,
+    days: days.map(({ date, day, half, fate, entry }) => ({
+      date,
+      day,
+      half,
+      fate,
+      ratings: entry?.ratings ?? {},
+    })),
+    ends: ends.map(({ date, half, fate, outcome }) => ({
+      date,
+      half,
+      fate,
+      reason: outcome?.reason ?? null,
+    })),
+  };
+});
+
+/** Takes a diary in, all of it or nothing. */
+export const takeHomeDiaryIn = action(homeDiaryInput, async (call) => {
+  const { by, days, ends } = await broughtBack(call, call.input);
+  const { setId } = call.input;
+  const { id: studioId } = call.actor.studio;
+  const taken = days.filter(({ fate }) => fates[fate].isTaken);
+  await call.database.write(async (tx) => {
+    for (const { day, half, entry, revision, fate } of taken) {
+      const row = { ...entry!, day: day!, half, ratedBy: by || null, source: 'take-home' as const };
+      if (fate === 'earlier') await saveEarlierDay(tx, studioId, setId, row, call.nowMs);
+      else await saveWearDayRow(tx, studioId, setId, { ...row, revision }, call.nowMs);
+    }
+    for (const { outcome } of ends) if (outcome) await endSet(tx, studioId, setId, outcome, call.nowMs);
+  });
+  revalidatePath(`/wear/${setId}`);
+  return { taken: taken.length, ends: ends.filter(({ outcome }) => outcome !== null).length };
 });

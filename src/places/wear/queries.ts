@@ -7,6 +7,10 @@ import { query } from '@/server/action';
 import type { Reader } from '@/server/db/client';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
+import { careOfHeads } from '@/server/care';
+import { diaryOfSet } from '@/server/db/rows/diaries';
+import { AppError, invalid } from '@/server/errors';
+import { diaryPage, homePaper, type HomeSet, type HomeWords } from './home-page';
 
 /** Styles being worn. */
 export const loadWorn = () =>
@@ -34,3 +38,27 @@ export async function tonightOf(reader: Reader, studioId: string, setId: string,
   };
 }
 export type Tonight = NonNullable<Awaited<ReturnType<typeof tonightOf>>>;
+
+/** What goes home with a set: the diary as a file and on paper. Made where there is none yet. */
+export const loadTakenHome = (setId: string) =>
+  query(async ({ actor: { studio }, database, nowMs }) => {
+    const set = await findSet(database.db, studio.id, setId);
+    if (!set) throw new AppError('not-found');
+    const { takenDownAtMs } = set;
+    if (takenDownAtMs === null)
+      throw invalid('setId', 'this set has not been taken down yet; its diary begins with the takedown');
+    const diary = await database.write((tx) => diaryOfSet(tx, studio.id, setId, nowMs));
+    const [care] = await careOfHeads(database.db, studio, nowMs, set.headId);
+    const wash = care?.due.find(({ kind }) => kind === 'wash');
+    const home: HomeSet = {
+      ...set,
+      takenDownAtMs,
+      forecast: standingForecast(set.forecast, set.asTakenDown),
+    };
+    const words: HomeWords = {
+      studioName: studio.name,
+      clock: clockOf(studio),
+      washOn: wash?.date ?? null,
+    };
+    return { page: diaryPage(home, diary, words), paper: homePaper(home, words), madeAtMs: nowMs };
+  });

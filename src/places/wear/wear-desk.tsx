@@ -25,6 +25,7 @@ import { GiveUp } from './give-up';
 import { halvesOf, keptDays, openedDay, type KeptDay } from './known-day';
 import { PhotoStory } from './photo-story';
 import type { KeptEntry } from './use-days';
+import { TakeHome } from './take-home';
 import { WearStrip } from './wear-strip';
 import { dateOfDay } from './worn-day';
 import styles from './wear-desk.module.css';
@@ -150,6 +151,9 @@ export function WearDesk({
           <PhotoStory photos={photos} />
         </Part>
       )}
+      <Part title="Days at home">
+        <TakeHome setId={set.id} clock={clock} />
+      </Part>
       <div className={styles.actions}>
         <LinkButton href={`/sets/${set.id}`} variant="outlined">
           Forecast and outcome

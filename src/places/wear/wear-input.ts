@@ -61,3 +61,9 @@ export const keepMeasuresInput = z.object({
   photoId: z.string(),
   measures: z.array(photoMeasure).min(1, 'measure something first').max(PHOTO_MEASURE_IDS.length),
 });
+
+/** A take-home diary that is brought back: its text, or what a camera read, with or without other words. */
+export const homeDiaryInput = z.object({
+  setId: z.string(),
+  text: z.string().min(1, 'paste the text of the diary').max(100_000, 'this is too long for a diary'),
+});

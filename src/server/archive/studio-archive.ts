@@ -32,6 +32,7 @@ import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
 import {
+  careLog,
   dryers,
   headMeasurements,
   headMerges,
@@ -46,6 +47,7 @@ import {
   sets,
   setSections,
   studios,
+  takeHomeDiaries,
   tools,
   wearDayHistory,
   wearDays,
@@ -71,6 +73,8 @@ const TABLES = {
   outcomes,
   photos,
   photoMeasures,
+  careLog,
+  takeHomeDiaries,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
@@ -82,6 +86,8 @@ const LATER_TABLES: readonly TableName[] = [
   'wearDayHistory',
   'photos',
   'photoMeasures',
+  'careLog',
+  'takeHomeDiaries',
 ];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
@@ -170,6 +176,7 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
     measurements: z.array(z.string().max(64)),
     plans: z.array(z.string().max(64)),
     sets: z.array(z.string().max(64)),
+    care: z.array(z.string().max(64)).optional(),
   }),
 };
 
@@ -325,6 +332,8 @@ const POINTS: readonly (readonly [from: TableName, column: string, to: TableName
   ['wearDayHistory', 'wearDayId', 'wearDays'],
   ['outcomes', 'setId', 'sets'],
   ['photos', 'setId', 'sets'],
+  ['careLog', 'headId', 'heads'],
+  ['takeHomeDiaries', 'setId', 'sets'],
   ['photoMeasures', 'setId', 'sets'],
   ['photoMeasures', 'photoId', 'photos'],
 ];

@@ -18,6 +18,8 @@ import { USUAL_DISPLAY } from '@/core/formats/display';
 import type { PhotoMeasure } from '@/core/diary/photo-measure';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
+import * as care from './care';
+import * as diaries from './diaries';
 import * as heads from './heads';
 import * as photos from './photos';
 import * as plans from './plans';
@@ -37,6 +39,8 @@ interface Theirs {
   readonly setId: string;
   readonly photoId: string;
   readonly measureId: string;
+  readonly careId: string;
+  readonly diaryId: string;
   readonly cancelledId: string;
   readonly mergeId: string;
   readonly productId: string;
@@ -73,6 +77,7 @@ const PHOTO = {
   jpeg: Buffer.from('pixels'),
   thumb: Buffer.from('few'),
 } as const;
+const CARE = { kind: 'trim', date: '2027-03-13', cutMm: 10, note: '' } as const;
 const MEASURE: PhotoMeasure = { measure: 'length', zone: 'crown', value: 16, sigma: 0.3, worse: ['depth'] };
 
 beforeAll(async () => {
@@ -98,6 +103,9 @@ beforeAll(async () => {
   await write((tx) => wear.endSet(tx, studioId, setId, OUTCOME, NOON));
   const photoId = await write((tx) => photos.addPhoto(tx, studioId, setId, PHOTO, NOON));
   const [measure] = await write((tx) => photos.keepMeasures(tx, studioId, photoId, [MEASURE], NOON));
+  const careId = await write((tx) => care.addCare(tx, studioId, { ...CARE, headId: head.id }, NOON));
+  const diaryId = (await write((tx) => diaries.diaryOfSet(tx, studioId, setId, NOON))).id;
+  await write((tx) => care.syncCalendar(tx, studioId, [{ uid: 'wash-1', date: '2027-03-20', summary: 'Wash' }], NOON));
   const cancelledId = await aSet(database, studioId, head);
   await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
   const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
@@ -121,7 +129,7 @@ beforeAll(async () => {
     ),
   );
   theirs = {
-    headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, cancelledId, mergeId, productId, toolId, dryerId,
+    headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, careId, diaryId, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
 });
@@ -263,6 +271,11 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   measuresOf: (tx) => photos.measuresOf(tx, otherId, theirs.setId),
   keepMeasures: (tx) => photos.keepMeasures(tx, otherId, theirs.photoId, [MEASURE], NOON),
   deleteMeasure: (tx) => photos.deleteMeasure(tx, otherId, theirs.measureId),
+  diaryOfSet: (tx) => diaries.diaryOfSet(tx, otherId, theirs.setId, NOON),
+  saveEarlierDay: (tx) => wear.saveEarlierDay(tx, otherId, theirs.setId, DAY, NOON),
+  addCare: (tx) => care.addCare(tx, otherId, { ...CARE, headId: theirs.headId }, NOON),
+  deleteCare: (tx) => care.deleteCare(tx, otherId, theirs.careId),
+  syncCalendar: (tx) => care.syncCalendar(tx, otherId, [], NOON),
   outcomesOf: (tx) => wear.outcomesOf(tx, otherId, theirs.setId),
   findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
@@ -280,7 +293,7 @@ const OF_NO_STUDIO = [
 
 describe('in another studio', () => {
   it('every row function is tried', () => {
-    const all = [heads, photos, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
+    const all = [care, diaries, heads, photos, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
       Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
     );
     const tried = [...Object.keys(READS), ...Object.keys(WRITES), ...OF_NO_STUDIO];

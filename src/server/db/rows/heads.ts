@@ -7,7 +7,7 @@ import { perZone, ZONES } from '@/core/hair/zone';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
-import { headMeasurements, headMerges, heads, plans, sets, zoneMeasurements } from '../schema';
+import { careLog, headMeasurements, headMerges, heads, plans, sets, zoneMeasurements } from '../schema';
 import { readJson } from './json';
 import { matching, pageOf, PAGE_SIZE, type ListAsked, type Paged } from './paging';
 
@@ -357,11 +357,17 @@ export async function mergeHeads(
   if (keptId === mergedId) throw invalid('mergedId', 'choose another entry of the same person');
   if (!(await findHead(tx, studioId, keptId)) || !(await findHead(tx, studioId, mergedId)))
     throw new AppError('not-found');
-  const moved = { measurements: [] as string[], plans: [] as string[], sets: [] as string[] };
+  const moved = {
+    measurements: [] as string[],
+    plans: [] as string[],
+    sets: [] as string[],
+    care: [] as string[],
+  };
   for (const [name, table] of [
     ['measurements', headMeasurements],
     ['plans', plans],
     ['sets', sets],
+    ['care', careLog],
   ] as const) {
     const rows = await tx
       .update(table)
@@ -394,6 +400,7 @@ export async function undoMerge(tx: Tx, studioId: string, id: string): Promise<s
     [headMeasurements, merge.moved.measurements],
     [plans, merge.moved.plans],
     [sets, merge.moved.sets],
+    [careLog, merge.moved.care ?? []],
   ] as const) {
     for (let from = 0; from < ids.length; from += IDS_A_STATEMENT)
       await tx

@@ -35,10 +35,12 @@ export interface WearDay extends DayEntry {
   readonly ratedBy: string | null;
   readonly source: EntrySource;
   readonly revision: number;
+  /** When it was entered. */
+  readonly atMs: number;
 }
 
 /** A day of wear to be kept: over the revision that its writer saw, 0 for a new one. */
-export type WearDayToKeep = Omit<WearDay, 'id'>;
+export type WearDayToKeep = Omit<WearDay, 'id' | 'atMs'>;
 
 type WearRow = typeof wearDays.$inferSelect;
 
@@ -74,7 +76,7 @@ export async function findWearDay(
   return row ? readWearDay(row) : null;
 }
 
-function readWearDay({ id, day, half, ratedBy, source, revision, ...row }: WearRow): WearDay {
+function readWearDay({ id, day, half, ratedBy, source, revision, updatedAtMs, ...row }: WearRow): WearDay {
   const rated = RATING_IDS.filter((scale) => row[scale] !== null).map((scale) => [scale, row[scale]]);
   const read = <T>(shape: z.ZodType<T>, value: unknown, otherwise: T): T =>
     readJson(shape, value) ?? otherwise;
@@ -85,6 +87,7 @@ function readWearDay({ id, day, half, ratedBy, source, revision, ...row }: WearR
     ratedBy,
     source: ENTRY_SOURCES.find((own) => own === source) ?? 'studio',
     revision,
+    atMs: updatedAtMs,
     ratings: read(dayEntry.shape.ratings.unwrap(), Object.fromEntries(rated), {}),
     marks: read(dayMarks, row.marks, {}),
     night: NIGHT_CARE_IDS.find((own) => own === row.night) ?? null,
@@ -160,6 +163,34 @@ export async function saveWearDay(
     replacedAtMs: nowMs,
   });
   await tx.update(wearDays).set(row).where(ofDay);
+}
+
+/** What is kept of an entry that another one of its day outweighs. */
+export type EntryOfBefore = DayEntry & Pick<WearDay, 'day' | 'half' | 'ratedBy' | 'source'>;
+
+/**
+ * Keeps an entry in the history of a day that has a later one.
+ *
+ * @throws AppError not-found where the day has none
+ */
+export async function saveEarlierDay(
+  tx: Tx,
+  studioId: string,
+  setId: string,
+  { day, half, ratedBy, source, ...entry }: EntryOfBefore,
+  nowMs: number,
+): Promise<void> {
+  const kept = await findWearDay(tx, studioId, setId, day, half);
+  if (!kept) throw new AppError('not-found');
+  await tx.insert(wearDayHistory).values({
+    id: newId(nowMs),
+    studioId,
+    wearDayId: kept.id,
+    entry: dayEntry.parse(entry),
+    ratedBy,
+    source,
+    replacedAtMs: nowMs,
+  });
 }
 
 type OutcomeRow = typeof outcomes.$inferSelect;

@@ -8,6 +8,8 @@ export interface MovedRows {
   readonly measurements: readonly string[];
   readonly plans: readonly string[];
   readonly sets: readonly string[];
+  /** Missing in merges of before care was written down. */
+  readonly care?: readonly string[];
 }
 
 /** Two entries of the same person made one. */

@@ -1,3 +1,4 @@
+export * from './care';
 export * from './dryers';
 export * from './head-measurements';
 export * from './head-merges';

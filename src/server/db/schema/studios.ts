@@ -1,4 +1,5 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { care } from '@/core/coefficients/care';
 import type { HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
 import type { WeighedUnits } from '@/core/products/hand-units';
@@ -17,6 +18,10 @@ export const studios = sqliteTable('studios', {
   hand: text('hand').$type<HandId>().notNull().default('usual'),
   /** How times, lengths and weights are shown here; what is left out is as usual. */
   display: json<Partial<DisplaySettings>>('display').notNull().default({}),
+  /** Weeks from trim to trim that are usual here. */
+  trimWeeks: integer('trim_weeks').notNull().default(care.value.trimWeeks),
+  /** The secret part of the address that calendars read; null until one is asked for. */
+  calendarKey: text('calendar_key'),
   /** The made-up studio that comes with the program. */
   isDemo: integer('is_demo', { mode: 'boolean' }).notNull().default(false),
   /** When it was put aside; null for the studio that is worked in. */

@@ -11,7 +11,7 @@ import { wrapped } from '@/core/sheet/flow';
 import { PAPERS, type PaperId, type Sheet } from '@/core/sheet/mark';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
 import { composeSheet } from '@/places/plan/sheet/compose';
-import { qrModules } from '@/places/plan/sheet/qr-modules';
+import { qrModules } from '@/core/sheet/qr-modules';
 import { sheetWords } from '@/places/plan/sheet/sheet-content';
 import { measure, runsOf } from '@/server/sheet/fonts';
 import { sheetPdf } from '@/server/sheet/pdf';

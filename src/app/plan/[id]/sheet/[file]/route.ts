@@ -1,7 +1,7 @@
 import type { PaperId } from '@/core/sheet/mark';
 import { loadPrinted } from '@/places/plan/queries';
 import { composeSheet } from '@/places/plan/sheet/compose';
-import { qrModules } from '@/places/plan/sheet/qr-modules';
+import { qrModules } from '@/core/sheet/qr-modules';
 import { sheetWords } from '@/places/plan/sheet/sheet-content';
 import { AppError } from '@/server/errors';
 import { route } from '@/server/route';
