@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import type { BriefInput } from '@/core/formats/brief';
+import type { BriefInput, HeadInput } from '@/core/formats/brief';
 import { readBrief } from '@/core/formats/read-brief';
 import { answerDraft, answerView, drawTo } from '@/core/plan/answer-view';
 import { halfOutcome } from '@/core/diary/outcome';
@@ -14,7 +14,11 @@ import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units/time';
 import { USUAL_PREP, USUAL_SLEEP } from '@/places/plan/usual-plan';
 import type { Database, Tx } from '@/server/db/client';
 import { newId } from '@/server/db/id';
-import { chooseSchool, createHead, findHead } from '@/server/db/rows/heads';
+import { chooseSchool, createHead, findHead, updateHead, type HeadCard } from '@/server/db/rows/heads';
+import { perZone } from '@/core/hair/zone';
+import { addCare } from '@/server/db/rows/care';
+import { addPhoto } from '@/server/db/rows/photos';
+import { listSets } from '@/server/db/rows/set-lists';
 import { saveMix } from '@/server/db/rows/shelf';
 import { createPlan } from '@/server/db/rows/plans';
 import { addEvents } from '@/server/db/rows/set-log';
@@ -30,8 +34,26 @@ import {
   tools as toolsTable,
 } from '@/server/db/schema';
 import { eq } from 'drizzle-orm';
+import { drawnPicture } from './pictures';
 import { DEMO_SETS, DRYING_NOW, type DemoSet } from './past-sets';
 import { DRYERS, HEADS, MIX, PRODUCTS, STUDIO, TOOLS, type DemoHeadId, type DemoProduct } from './world';
+
+/** Days ago that the heads came, that Amara was measured again, and how fast it grew. */
+const LONG_AGO_DAYS = 200;
+const MEASURED_DAYS_AGO = [150, 118, 84, 52, 20, 1];
+const GROWN_CM_A_DAY = 0.031;
+/** What was done between sets. */
+const DEMO_CARE = [
+  { head: 'amara', kind: 'trim', daysAgo: 97, cutMm: 20 },
+  { head: 'amara', kind: 'wash', daysAgo: 9, cutMm: null },
+  { head: 'keziah', kind: 'deep-condition', daysAgo: 3, cutMm: null },
+] as const;
+/** Amara’s last style as it wore. */
+const DEMO_PICTURES = [
+  [0, 'definition', 8.5, '#e9dcc1'],
+  [2, 'definition', 6, '#e1e3f0'],
+  [4, 'frizz', 5, '#e3e0d4'],
+] as const;
 
 /** Heads drawn for a demo forecast: plenty for its band. */
 const DEMO_DRAWS = 200;
@@ -218,13 +240,24 @@ async function demoStudio(tx: Tx, nowMs: number): Promise<Studio> {
 
 /** Fills an empty database with the demo studio. Times are counted from `nowMs`. */
 export async function seedDemo({ write }: Database, nowMs: number): Promise<void> {
+  const pictures = await Promise.all(
+    DEMO_PICTURES.map(([day, scale, rating, wall]) => drawnPicture(day, scale, rating, wall)),
+  );
   await write(async (tx) => {
     const { id: studioId } = await demoStudio(tx, nowMs);
-    const longAgo = nowMs - 200 * DAY_MS;
+    const longAgo = nowMs - LONG_AGO_DAYS * DAY_MS;
     const headIds = {} as Record<DemoHeadId, string>;
     for (const [key, head] of Object.entries(HEADS) as [DemoHeadId, (typeof HEADS)[DemoHeadId]][]) {
-      headIds[key] = await createHead(tx, studioId, head.card, head.measured, longAgo);
+      const isFollowed = key === 'amara';
+      headIds[key] = await createHead(
+        tx,
+        studioId,
+        head.card,
+        isFollowed ? asLongAgo(head.measured, LONG_AGO_DAYS) : head.measured,
+        longAgo,
+      );
     }
+    await tellGrowth(tx, studioId, headIds.amara, nowMs);
     const productIds = {} as Record<DemoProduct, string>;
     for (const { key, openedDaysAgo, goodForDays, ...product } of PRODUCTS) {
       productIds[key] = newId(longAgo);
@@ -271,6 +304,17 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
         nowMs,
       );
     }
+    for (const { head, kind, daysAgo, cutMm } of DEMO_CARE)
+      await addCare(
+        tx,
+        studioId,
+        { headId: headIds[head], kind, date: dayAt(nowMs - daysAgo * DAY_MS), cutMm, note: '' },
+        nowMs,
+      );
+    const pictured = (await listSets(tx, studioId, 'ended', headIds.amara))[0];
+    for (const picture of pictures)
+      if (pictured)
+        await addPhoto(tx, studioId, pictured.id, picture, pictured.takenDownAtMs! + picture.day * DAY_MS);
     await chooseSchool(tx, studioId, headIds.amara, 'order', 'cream-first');
     await chooseSchool(tx, studioId, headIds.amara, 'fluffing', 'roots-first');
     await chooseSchool(tx, studioId, headIds.keziah, 'start', 'wet');
@@ -278,6 +322,38 @@ export async function seedDemo({ write }: Database, nowMs: number): Promise<void
     await bookPlan(tx, studioId, headIds, productIds, nowMs);
   });
 }
+
+/** A head as it was days ago: what it has now, less what grew since, and with what came off. */
+function asLongAgo(head: HeadInput, daysAgo: number): HeadInput {
+  const cut = DEMO_CARE.find(({ cutMm }) => cutMm !== null)!;
+  const { stretchedLengthCm: length } = head;
+  const grownCm = daysAgo * GROWN_CM_A_DAY - (daysAgo > cut.daysAgo ? cut.cutMm! / 10 : 0);
+  return {
+    ...head,
+    stretchedLengthCm: perZone(
+      (zone) => Math.round(2 * ((typeof length === 'number' ? length : length[zone]) - grownCm)) / 2,
+    ),
+  };
+}
+
+/** Amara measured again and again. */
+async function tellGrowth(tx: Tx, studioId: string, headId: string, nowMs: number) {
+  for (const daysAgo of MEASURED_DAYS_AGO) {
+    const { revision, ...card } = (await findHead(tx, studioId, headId))!;
+    const measured = asLongAgo(HEADS.amara.measured, daysAgo);
+    await updateHead(tx, studioId, headId, revision, cardOf(card), measured, nowMs - daysAgo * DAY_MS);
+  }
+}
+
+const cardOf = ({ name, description, notes, allergies, skinTone, hairTone, likes }: HeadCard): HeadCard => ({
+  name,
+  description,
+  notes,
+  allergies,
+  skinTone,
+  hairTone,
+  likes,
+});
 
 async function tellDryingNow(
   tx: Tx,

@@ -4,13 +4,13 @@ import { nextWash, type WashDue } from './wash';
 
 /** What is done to hair between sets, as it is written down. One row a kind. */
 export const careKinds = {
-  wash: { label: 'Washed', due: 'Wash' },
-  'deep-condition': { label: 'Deep conditioned', due: 'Deep condition' },
-  trim: { label: 'Trimmed', due: 'Trim' },
-  cut: { label: 'Cut shorter', due: null },
-  colour: { label: 'Coloured or bleached', due: null },
-  heat: { label: 'Straightened with heat', due: null },
-} as const satisfies Record<string, { readonly label: string; readonly due: string | null }>;
+  wash: { label: 'Washed' },
+  'deep-condition': { label: 'Deep conditioned' },
+  trim: { label: 'Trimmed' },
+  cut: { label: 'Cut shorter' },
+  colour: { label: 'Coloured or bleached' },
+  heat: { label: 'Straightened with heat' },
+} as const satisfies Record<string, { readonly label: string }>;
 export type CareKindId = keyof typeof careKinds;
 export const CARE_KIND_IDS = Object.keys(careKinds) as CareKindId[];
 
@@ -41,9 +41,17 @@ export interface CareFacts {
   readonly trimWeeks: number;
 }
 
+/** What can be due, as it is asked for. */
+export const DUE_WORDS = {
+  wash: 'wash',
+  'deep-condition': 'deep condition',
+  trim: 'trim',
+  measure: 'measure again',
+} as const;
+
 /** Something that is due. */
 export interface CareDue {
-  readonly kind: 'wash' | 'deep-condition' | 'trim' | 'measure';
+  readonly kind: keyof typeof DUE_WORDS;
   /** Null where it is due for another reason than the calendar. */
   readonly day: number | null;
   readonly why: string;

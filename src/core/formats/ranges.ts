@@ -75,6 +75,10 @@ export const SET_RANGES = {
   sureness: { low: 0.5, high: 0.99 },
 } as const satisfies Record<string, Range>;
 
+/** Weeks from trim to trim that a stylist may keep to, and what may come off at once, mm. */
+export const TRIM_WEEKS = { low: 4, high: 52 } as const;
+export const CUT_MM = { low: 1, high: 600 } as const;
+
 /** Days after the takedown on which wear can be entered. */
 export const WEAR_DAYS = { low: 0, high: 90 } as const satisfies Range;
 

@@ -1,5 +1,7 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { localTimeOf } from '@/core/schedule/local-time';
 import { readBrief } from '@/core/formats/read-brief';
 import { action } from '@/server/action';
 import {
@@ -10,9 +12,11 @@ import {
   undoMerge as undoMergeRows,
   updateHead,
 } from '@/server/db/rows/heads';
-import { AppError } from '@/server/errors';
+import { addCare as addCareRow, deleteCare as deleteCareRow } from '@/server/db/rows/care';
+import { AppError, invalid } from '@/server/errors';
 import {
   archiveHeadInput,
+  careInput,
   deleteHeadInput,
   mergeHeadsInput,
   saveHeadInput,
@@ -73,4 +77,23 @@ export const deleteHead = action(deleteHeadInput, async ({ input, actor, databas
   await database.client.execute('pragma wal_checkpoint(truncate)');
   revalidatePath('/heads');
   return {};
+});
+
+/** Writes down what was done to hair between sets. */
+export const addCare = action(careInput, async ({ input, actor, database, nowMs }) => {
+  if (input.date > localTimeOf(nowMs, actor.studio.timeZone).slice(0, 10))
+    throw invalid('date', 'that day has not come yet');
+  const { headId, kind, date, cutMm, note } = input;
+  const isScissors = kind === 'trim' || kind === 'cut';
+  const id = await database.write((tx) =>
+    addCareRow(tx, actor.studio.id, { headId, kind, date, cutMm: isScissors ? cutMm : null, note }, nowMs),
+  );
+  revalidatePath(`/heads/${headId}`);
+  return { id };
+});
+
+/** Takes an entry of care out again. */
+export const deleteCare = action(z.object({ id: z.string() }), async ({ input, actor, database }) => {
+  await database.write((tx) => deleteCareRow(tx, actor.studio.id, input.id));
+  revalidatePath('/heads');
 });

@@ -1,3 +1,6 @@
+import { CARE_KIND_IDS } from '@/core/care/due';
+import { within } from '@/core/formats/field';
+import { CUT_MM } from '@/core/formats/ranges';
 import { z } from 'zod';
 import { MOST_WANTS, WANTS } from '@/core/coefficients/wants';
 import { headInput } from '@/core/formats/brief';
@@ -95,3 +98,12 @@ export const mergeHeadsInput = z.strictObject({
 });
 export const undoMergeInput = z.strictObject({ mergeId: id });
 export const deleteHeadInput = z.strictObject({ id });
+
+/** Something that was done to hair between sets. */
+export const careInput = z.object({
+  headId: z.string(),
+  kind: z.enum(CARE_KIND_IDS, { error: 'choose what was done' }),
+  date: z.iso.date({ error: 'choose a day' }),
+  cutMm: within('what came off', CUT_MM, 'mm').nullable(),
+  note: z.string().trim().max(300, 'at most 300 letters'),
+});

@@ -14,8 +14,11 @@ import { setLabelOf } from '@/core/draft/labels';
 import { CONDITION_LABEL } from './condition-labels';
 import { DENSITY_WORDS, nearestLevel } from './level-words';
 import { DoItAgain } from '../sets/set-actions';
-import { stageWords } from '../sets/set-stage';
+import { CarePart } from './care-part';
 import { HeadRecordActions } from './head-record';
+import { Lengths } from './lengths';
+import { Pictures } from './pictures';
+import { Story } from './story';
 import styles from './head-page.module.css';
 import type { loadHead } from './queries';
 import { LinkButton } from '@/ui/shell/link-button';
@@ -25,7 +28,8 @@ type Loaded = NonNullable<Awaited<ReturnType<typeof loadHead>>>;
 const ZONE_MAP = drawZones();
 
 /** One head: how it was measured, what to mind, and every set so far. */
-export function HeadPage({ head, measurements, sets, plans, merges, others, clock }: Loaded) {
+export function HeadPage(loaded: Loaded) {
+  const { head, measurements, sets, plans, merges, others, clock } = loaded;
   const { units } = useUnits();
   const measured = head.measurement.head;
   const lengthOf = (zone: keyof typeof ZONE_LABEL) =>
@@ -81,21 +85,12 @@ export function HeadPage({ head, measurements, sets, plans, merges, others, cloc
       }
     >
       <div className={styles.columns}>
-        <div className={styles.map}>
-          <CrownMap
-            name={`Zones of ${head.name}’s head with the stretched length of each`}
-            sections={ZONE_MAP}
-            skin={head.skinTone}
-            hair={head.hairTone}
-            labelOf={(section) => formatMeasured(lengthOf(section.zone), units)}
-            detailOf={(section) => `${formatMeasured(lengthOf(section.zone), units)} stretched`}
-          />
-          <p className={styles.caption}>
-            Stretched length in each zone, measured {formatDay(head.measurement.measuredAtMs, clock)}
-            {measurements.length > 1 && `; measured ${measurements.length} times`}
-          </p>
-        </div>
         <div>
+          {head.allergies && (
+            <p className={styles.mind}>
+              <b>Mind:</b> {head.allergies}
+            </p>
+          )}
           <dl className={styles.facts}>
             {facts.map(([name, value]) => (
               <div key={name}>
@@ -122,24 +117,7 @@ export function HeadPage({ head, measurements, sets, plans, merges, others, cloc
               ))}
             </p>
           )}
-          {head.allergies && (
-            <p className={styles.mind}>
-              <b>Mind:</b> {head.allergies}
-            </p>
-          )}
           {head.notes && <p className={styles.notes}>{head.notes}</p>}
-          {schools.length > 0 && (
-            <Part title="Done so on this head" note="new plans start from it">
-              <dl className={styles.facts}>
-                {schools.map(({ id, label, taken }) => (
-                  <div key={id}>
-                    <dt>{label}</dt>
-                    <dd>{taken}</dd>
-                  </div>
-                ))}
-              </dl>
-            </Part>
-          )}
           {plans.length > 0 && (
             <Part title="Plans ahead">
               <ul className={styles.plans}>
@@ -152,49 +130,57 @@ export function HeadPage({ head, measurements, sets, plans, merges, others, cloc
               </ul>
             </Part>
           )}
-          <Part title="Sets" note={sets.length === 0 ? undefined : String(sets.length)}>
-            {sets.length === 0 ? (
-              <p className={styles.caption}>None yet. The first plan starts from these measurements.</p>
-            ) : (
-              <table className={styles.sets}>
-                <thead>
-                  <tr>
-                    <th>When</th>
-                    <th>What</th>
-                    <th>Forecast</th>
-                    <th>So far</th>
-                    <td />
-                  </tr>
-                </thead>
-                <tbody>
-                  {sets.map((set) => (
-                    <tr key={set.id}>
-                      <td>{formatDay(set.startedAtMs, clock)}</td>
-                      <td>
-                        <Link href={`/sets/${set.id}`}>{setLabelOf(set.set)}</Link>
-                      </td>
-                      <td>
-                        {set.daysPresentable &&
-                          `${Math.round(set.daysPresentable.p10)} to ${Math.round(set.daysPresentable.p90)} days`}
-                      </td>
-                      <td>{stageWords(set)}</td>
-                      <td>
-                        <DoItAgain
-                          setId={set.id}
-                          size="small"
-                          label="Again"
-                          name={`Do it again: ${setLabelOf(set.set)}, ${formatDay(set.startedAtMs, clock)}`}
-                        />
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
-            <p>
-              <Link href={`/sets/new?head=${head.id}`}>Write down a set done elsewhere</Link>
-            </p>
-          </Part>
+        </div>
+        <Part title="Sets" note={sets.length === 0 ? undefined : String(sets.length)}>
+          {sets.length === 0 ? (
+            <p className={styles.line}>None yet. The first plan starts from these measurements.</p>
+          ) : (
+            <Story {...loaded} />
+          )}
+          <p>
+            <Link href={`/sets/new?head=${head.id}`}>Write down a set done elsewhere</Link>
+          </p>
+        </Part>
+      </div>
+      <div className={styles.three}>
+        <Part title="Lengths" note="pulled straight">
+          <Lengths {...loaded} />
+        </Part>
+        <Part title="Last pictures">
+          <Pictures {...loaded} />
+        </Part>
+        <Part title="Care due">
+          <CarePart {...loaded} />
+        </Part>
+      </div>
+      <div className={styles.columns}>
+        <div className={styles.map}>
+          <CrownMap
+            name={`Zones of ${head.name}’s head with the stretched length of each`}
+            sections={ZONE_MAP}
+            skin={head.skinTone}
+            hair={head.hairTone}
+            labelOf={(section) => formatMeasured(lengthOf(section.zone), units)}
+            detailOf={(section) => `${formatMeasured(lengthOf(section.zone), units)} stretched`}
+          />
+          <p className={styles.caption}>
+            Stretched length in each zone, measured {formatDay(head.measurement.measuredAtMs, clock)}
+            {measurements.length > 1 && `; measured ${measurements.length} times`}
+          </p>
+        </div>
+        <div>
+          {schools.length > 0 && (
+            <Part title="Done so on this head" note="new plans start from it">
+              <dl className={styles.facts}>
+                {schools.map(({ id, label, taken }) => (
+                  <div key={id}>
+                    <dt>{label}</dt>
+                    <dd>{taken}</dd>
+                  </div>
+                ))}
+              </dl>
+            </Part>
+          )}
           <Part title="This record">
             <HeadRecordActions
               head={head}

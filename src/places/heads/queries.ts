@@ -13,7 +13,12 @@ import {
 } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { listOpenPlans } from '@/server/db/rows/plans';
-import { listSets } from '@/server/db/rows/set-lists';
+import { careOfHeads, growthOfHead } from '@/server/care';
+import { careOf } from '@/server/db/rows/care';
+import { photosOfHead } from '@/server/db/rows/photos';
+import { driedWith, listSets } from '@/server/db/rows/set-lists';
+import { findSet } from '@/server/db/rows/sets';
+import { ratedDays } from '@/server/db/rows/wear';
 import { askedList } from '@/ui/shell/list-asked';
 
 /** A page of heads, as its address asks for it. */
@@ -28,16 +33,43 @@ export const loadHeads = (params: Parameters<typeof askedList>[0]) =>
     };
   });
 
+/** The newest pictures that a head’s page shows; all of them are with their sets. */
+const MOST_PICTURES = 60;
+
 /** One head with its measurements, plans and sets, or null. */
 export const loadHead = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const head = await findHead(database.db, studioId, id);
     if (!head) return null;
+    const sets = await listSets(database.db, studioId, 'all', id);
+    const onRods = sets.find(({ set }) => set?.tool);
+    const rodSet = onRods ? await findSet(database.db, studioId, onRods.id) : null;
+    const [care] = await careOfHeads(database.db, actor.studio, nowMs, id);
     return {
       head,
+      days: [
+        ...(await ratedDays(
+          database.db,
+          studioId,
+          sets.map((set) => set.id),
+        )),
+      ],
+      dried: await driedWith(database.db, studioId, id),
+      pictures: await photosOfHead(database.db, studioId, id, MOST_PICTURES),
+      care: care?.due ?? [],
+      careLog: await careOf(database.db, studioId, id),
+      growth: await growthOfHead(database.db, actor.studio, id),
+      rods:
+        rodSet?.forecast.tool?.monthsUntilOutgrown !== undefined && onRods
+          ? {
+              setAtMs: onRods.startedAtMs,
+              months: rodSet.forecast.tool.monthsUntilOutgrown,
+              mm: onRods.set!.tool!.diameterMm,
+            }
+          : null,
       measurements: await listMeasurements(database.db, studioId, id),
-      sets: await listSets(database.db, studioId, 'all', id),
+      sets,
       plans: await listOpenPlans(database.db, studioId, id),
       merges: await listMerges(database.db, studioId, id),
       others: (await listHeadNames(database.db, studioId)).filter((other) => other.id !== id),

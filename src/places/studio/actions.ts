@@ -10,6 +10,7 @@ import { whileClosed } from '@/server/db/client';
 import { carryPlans } from '@/server/db/rows/plans';
 import {
   asideStudio,
+  calendarKeyOf,
   changeStudio,
   currentStudio,
   saveDisplay,
@@ -27,8 +28,8 @@ export const saveStudio = action(saveStudioInput, async ({ input, actor, databas
   await database.write(async (tx) => {
     const studio = await currentStudio(tx);
     if (!studio) throw new AppError('not-found');
-    const { name, timeZone, currency, display, hand } = studio;
-    const now = { name, timeZone, currency, display: readDisplay(display), hand };
+    const { name, timeZone, currency, display, hand, trimWeeks } = studio;
+    const now = { name, timeZone, currency, display: readDisplay(display), hand, trimWeeks };
     if (JSON.stringify(now) !== JSON.stringify(input.before)) throw new AppError('conflict');
     await saveStudioRow(tx, actor.studio.id, input.card);
     if (input.card.timeZone !== timeZone)
@@ -83,4 +84,11 @@ export const bringBackStudio = action(z.strictObject({}), async ({ actor, databa
   });
   revalidatePath('/', 'layout');
   return {};
+});
+
+/** Makes the address that calendars read, where there is none yet. */
+export const makeCalendarAddress = action(z.object({}), async ({ actor, database }) => {
+  const key = await database.write((tx) => calendarKeyOf(tx, actor.studio.id));
+  revalidatePath('/studio');
+  return { key };
 });

@@ -3,7 +3,12 @@ import { existsSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { USUAL_DISPLAY } from '@/core/formats/display';
 import { clockOf, readDisplay } from '@/core/formats/read-display';
+import { DUE_WORDS } from '@/core/care/due';
+import { localMs } from '@/core/schedule/local-time';
 import { query } from '@/server/action';
+import { careOfHeads } from '@/server/care';
+import { syncCalendar } from '@/server/db/rows/care';
+import { listOpenPlans } from '@/server/db/rows/plans';
 import { fileOf } from '@/server/db/backup';
 import { asideStudio } from '@/server/db/rows/studios';
 import { copiesFolder, listCopies } from '@/server/db/scheduled-backups';
@@ -32,14 +37,44 @@ function fileFacts() {
 /** The studio, its data and the copies of it. */
 export const loadStudio = () =>
   query(async ({ actor, database }) => {
-    const { name, timeZone, currency, display, hand, isDemo } = actor.studio;
+    const { name, timeZone, currency, display, hand, trimWeeks, isDemo, calendarKey } = actor.studio;
     const aside = await asideStudio(database.db);
     return {
-      card: { name, timeZone, currency, display: readDisplay(display), hand },
+      card: { name, timeZone, currency, display: readDisplay(display), hand, trimWeeks },
+      calendarKey,
       isDemo,
       aside: aside ? { name: aside.name, isDemo: aside.isDemo } : null,
       file: fileFacts(),
       copies: listCopies(),
       clock: clockOf(actor.studio),
     };
+  });
+
+/** What is due and booked, as calendars are told it; null for an address that is not this studio’s. */
+export const loadCalendar = (key: string) =>
+  query(async ({ actor: { studio }, database, nowMs }) => {
+    if (studio.calendarKey === null || studio.calendarKey !== key) return null;
+    const heads = await careOfHeads(database.db, studio, nowMs);
+    const care = heads.flatMap(({ headId, name, due }) =>
+      due.flatMap(({ kind, date, why }) =>
+        date === null
+          ? []
+          : [{ uid: `${kind}-${headId}@keen-spiral`, date, summary: `${name}: ${DUE_WORDS[kind]} (${why})` }],
+      ),
+    );
+    const plans = await listOpenPlans(database.db, studio.id);
+    const booked = plans.flatMap(({ id, status, wearBy, headName, title }) => {
+      const ms = status === 'chosen' && wearBy !== null ? localMs(wearBy, studio.timeZone) : null;
+      return ms === null
+        ? []
+        : [
+            {
+              uid: `plan-${id}@keen-spiral`,
+              date: new Date(ms).toISOString(),
+              summary: `${headName} is ready: ${title}`,
+            },
+          ];
+    });
+    const events = await database.write((tx) => syncCalendar(tx, studio.id, [...care, ...booked], nowMs));
+    return { name: studio.name, events };
   });

@@ -7,6 +7,8 @@ import { useState } from 'react';
 import { HAND_IDS, hands, type HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
 import { CURRENCIES, type Currency } from '@/core/formats/money';
+import { TRIM_WEEKS } from '@/core/formats/ranges';
+import { NumberField } from '@/ui/fields/number-field';
 import { SelectField } from '@/ui/fields/select-field';
 import { useAction } from '@/ui/hooks/use-action';
 import { saveStudio } from './actions';
@@ -130,6 +132,13 @@ export function StudioForm({
         value={card.hand}
         options={HAND_IDS.map((id) => ({ value: id, label: hands[id].label }))}
         onChange={(value) => change({ hand: value as HandId })}
+      />
+      <NumberField
+        label="Weeks from trim to trim"
+        value={card.trimWeeks}
+        {...TRIM_WEEKS}
+        whole
+        onCommit={(trimWeeks) => change({ trimWeeks })}
       />
       {DISPLAY_KEYS.map((key) => {
         const { label, choices } = DISPLAY[key];

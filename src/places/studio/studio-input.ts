@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { HAND_IDS } from '@/core/coefficients/hands';
 import { displaySettings } from '@/core/formats/read-display';
 import { CURRENCIES } from '@/core/formats/money';
+import { wholeWithin } from '@/core/formats/field';
+import { TRIM_WEEKS } from '@/core/formats/ranges';
 import { isTimeZone } from '@/core/formats/read-brief';
 
 const name = z.string().trim().min(1, 'give the studio a name').max(60, 'a name of at most 60 letters');
@@ -17,6 +19,7 @@ export const studioCard = z.strictObject({
   currency: z.enum(CURRENCIES),
   display: displaySettings,
   hand: z.enum(HAND_IDS),
+  trimWeeks: wholeWithin('weeks from trim to trim', TRIM_WEEKS),
 });
 export type StudioCardInput = z.output<typeof studioCard>;
 

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { Page, Part } from '@/ui/shell/page';
+import { CalendarAddress } from './calendar-address';
 import { Copies } from './copies';
 import { OtherStudio } from './other-studio';
 import type { loadStudio } from './queries';
@@ -8,7 +9,7 @@ import styles from './studio-page.module.css';
 
 /** The studio: its name, its clock and units, where its data is, and the copies of it. */
 export function StudioPage(loaded: Awaited<ReturnType<typeof loadStudio>>) {
-  const { card, isDemo, aside, file, copies, clock } = loaded;
+  const { card, isDemo, aside, file, copies, clock, calendarKey } = loaded;
   return (
     <Page
       title="Studio"
@@ -24,9 +25,14 @@ export function StudioPage(loaded: Awaited<ReturnType<typeof loadStudio>>) {
             <OtherStudio isDemo={isDemo} aside={aside} timeZone={card.timeZone} />
           </Part>
         </div>
-        <Part title="Your data">
-          <Copies file={file} copies={copies} clock={clock} />
-        </Part>
+        <div>
+          <Part title="Your data">
+            <Copies file={file} copies={copies} clock={clock} />
+          </Part>
+          <Part title="Your calendar">
+            <CalendarAddress calendarKey={calendarKey} />
+          </Part>
+        </div>
       </div>
     </Page>
   );

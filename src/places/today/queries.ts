@@ -2,6 +2,7 @@ import 'server-only';
 import { clockOf } from '@/core/formats/read-display';
 import { localMs } from '@/core/schedule/local-time';
 import { dayOfWear } from '@/core/wear/wear-day-number';
+import { careOfHeads, type DatedCare } from '@/server/care';
 import { query } from '@/server/action';
 import { dryingHeads } from '../chair/queries';
 import { bookedShortages } from '../shelf/queries';
@@ -15,6 +16,13 @@ import { enteredDays } from '@/server/db/rows/wear';
 const MOST_CARDS = 8;
 /** Entries that are asked for in place; the others a touch away. */
 const MOST_TONIGHT = 3;
+
+/** Care that Today lists; the rest stands with its heads. */
+const MOST_CARE = 6;
+/** What has been due for longer is no news: it is told on the head’s page alone. */
+const NEWS_FOR_MS = 14 * 86_400_000;
+const isForToday = ({ kind, date, isDue }: DatedCare, nowMs: number) =>
+  isDue && kind !== 'measure' && date !== null && nowMs - Date.parse(date) < NEWS_FOR_MS;
 
 /** What needs hands now, and what is coming. */
 export const loadToday = () =>
@@ -56,6 +64,14 @@ export const loadToday = () =>
       .filter((plan) => plan.status === 'chosen')
       .sort((a, b) => (a.readyMs ?? Infinity) - (b.readyMs ?? Infinity));
     const drafts = plans.filter((plan) => plan.status === 'draft');
+    const care = (await careOfHeads(db, actor.studio, nowMs))
+      .map(({ headId, name: head, due }) => ({
+        headId,
+        head,
+        due: due.filter((one) => isForToday(one, nowMs)),
+      }))
+      .filter(({ due }) => due.length > 0)
+      .sort((a, b) => (a.due[0]!.date ?? '').localeCompare(b.due[0]!.date ?? ''));
     const counts = await countSets(db, studioId);
     return {
       studioName: name,
@@ -72,6 +88,7 @@ export const loadToday = () =>
       more: {
         chair: Math.max(0, counts.chair - 2 * MOST_CARDS),
         worn: Math.max(0, counts.worn - MOST_CARDS),
+        care: Math.max(0, care.length - MOST_CARE),
         plans: Math.max(
           0,
           (await countPlans(db, studioId)).open -
@@ -79,6 +96,7 @@ export const loadToday = () =>
             Math.min(drafts.length, MOST_CARDS),
         ),
       },
+      care: care.slice(0, MOST_CARE),
       short: await bookedShortages(db, studioId, clock),
       hasHeads: (await countHeads(db, studioId)).present > 0,
     };

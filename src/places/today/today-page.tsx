@@ -1,7 +1,7 @@
 import { daysWhy } from '@/core/explain/why-of';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
-import { formatChance, formatClock, formatDay, formatMoment, formatWhen } from '@/ui/format';
+import { formatChance, formatClock, formatDay, formatLocalDay, formatMoment, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import Link from 'next/link';
 import { Cards, LinkCard } from '@/ui/shell/card';
@@ -10,7 +10,8 @@ import { Page, Part } from '@/ui/shell/page';
 import { setLabelOf } from '@/core/draft/labels';
 import { Shortages } from '../shelf/shortages';
 import type { Spread } from '@/core/stats/spread';
-import { plural } from '@/core/words/words';
+import { DUE_WORDS } from '@/core/care/due';
+import { listed, plural } from '@/core/words/words';
 import { TonightCard } from '../wear/tonight-card';
 import { dateOfDay } from '../wear/worn-day';
 import { nextWords } from '../chair/next-words';
@@ -23,7 +24,7 @@ const lasts = ({ p10, p90 }: Spread) => `${Math.round(p10)} to ${Math.round(p90)
 
 /** What needs hands now, most pressing first. */
 export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
-  const { clock, nowMs, setting, drying, tonight, worn, booked, drafts } = today;
+  const { clock, nowMs, setting, drying, tonight, worn, care, booked, drafts } = today;
   const isQuiet =
     setting.length + drying.length + tonight.length + worn.length + booked.length + drafts.length === 0;
   return (
@@ -179,6 +180,24 @@ export function TodayPage(today: Awaited<ReturnType<typeof loadToday>>) {
               ))}
             </Cards>
           </Part>
+        )}
+        {care.length > 0 && (
+          <Part title="Care due">
+            <ul className={styles.care}>
+              {care.map(({ headId, head, due }) => (
+                <li key={headId}>
+                  <Link href={`/heads/${headId}`}>{head}</Link>{' '}
+                  <span>
+                    {listed(due.map(({ kind }) => DUE_WORDS[kind]))}
+                    {due[0]!.date !== null && <small>since {formatLocalDay(due[0]!.date, clock)}</small>}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </Part>
+        )}
+        {today.more.care > 0 && (
+          <More href="/heads" count={today.more.care} one="head wants care" many="heads want care" />
         )}
         {drafts.length > 0 && (
           <Part title="Drafts">

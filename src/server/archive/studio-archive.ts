@@ -8,6 +8,7 @@ import {
   HEAD_RANGES,
   LAYER_RANGES,
   TOOL_RANGES,
+  TRIM_WEEKS,
   WEAR_DAYS,
   type Range,
 } from '@/core/formats/ranges';
@@ -27,6 +28,7 @@ import { roomAir } from '@/core/run/room-sensor';
 import { dayDone, dayEntry, dayMarks, dayWeather, visibleLengths } from '@/core/diary/day-entry';
 import { recalled } from '@/core/diary/outcome';
 import { RATING_IDS } from '@/core/wear/rating-scales';
+import { care } from '@/core/coefficients/care';
 import { WORSE_IDS } from '@/core/diary/photo-measure';
 import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
@@ -244,6 +246,7 @@ export const studioArchive = z
       currency: z.string().length(3).default('EUR'),
       display: displaySettings.prefault({}),
       hand: z.enum(HAND_IDS).default('usual'),
+      trimWeeks: z.int().min(TRIM_WEEKS.low).max(TRIM_WEEKS.high).default(care.value.trimWeeks),
     }),
     tables: z.strictObject({
       ...(Object.fromEntries(
@@ -307,6 +310,7 @@ export async function exportStudio(reader: Reader, studioId: string): Promise<St
       currency: studio.currency,
       display: readDisplay(studio.display),
       hand: studio.hand,
+      trimWeeks: studio.trimWeeks,
     },
     tables,
   };

@@ -105,7 +105,9 @@ beforeAll(async () => {
   const [measure] = await write((tx) => photos.keepMeasures(tx, studioId, photoId, [MEASURE], NOON));
   const careId = await write((tx) => care.addCare(tx, studioId, { ...CARE, headId: head.id }, NOON));
   const diaryId = (await write((tx) => diaries.diaryOfSet(tx, studioId, setId, NOON))).id;
-  await write((tx) => care.syncCalendar(tx, studioId, [{ uid: 'wash-1', date: '2027-03-20', summary: 'Wash' }], NOON));
+  await write((tx) =>
+    care.syncCalendar(tx, studioId, [{ uid: 'wash-1', date: '2027-03-20', summary: 'Wash' }], NOON),
+  );
   const cancelledId = await aSet(database, studioId, head);
   await write((tx) => sets.cancelSet(tx, studioId, cancelledId, NOON));
   const productId = await write((tx) => shelf.saveProduct(tx, studioId, NEW, PRODUCT, NOON));
@@ -154,6 +156,15 @@ const card = { title: 'Mine now', brief: aBrief(), layerProductIds: [] };
 
 /** What must come of each reading: nothing. */
 const READS: Record<string, () => Promise<unknown>> = {
+  findDiary: () => diaries.findDiary(database.db, otherId, theirs.diaryId),
+  ratedDays: async () => [...(await wear.ratedDays(database.db, otherId, [theirs.setId]))],
+  photosOfHead: async () => (await photos.photosOfHead(database.db, otherId, theirs.headId, 9)).photos,
+  driedWith: async () => Object.keys(await setLists.driedWith(database.db, otherId, theirs.headId)),
+  careOf: () => care.careOf(database.db, otherId, theirs.headId),
+  careSets: () => care.careSets(database.db, otherId, theirs.headId),
+  careHeads: () => Promise.resolve(care.careHeads(database.db, otherId, theirs.headId)),
+  lengthsOf: () => Promise.resolve(care.lengthsOf(database.db, otherId, theirs.headId)),
+  conditionsOf: async () => [...(await care.conditionsOf(database.db, otherId, theirs.headId))],
   listMeasurements: () => heads.listMeasurements(database.db, otherId, theirs.headId),
   listHeadNames: () => Promise.resolve(heads.listHeadNames(database.db, otherId)),
   pageOfHeads: async () =>
@@ -256,6 +267,7 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
       currency: 'EUR',
       display: USUAL_DISPLAY,
       hand: 'firm',
+      trimWeeks: 12,
     }),
   saveDisplay: (tx) => studios.saveDisplay(tx, otherId, { length: 'in' }),
   saveHandUnits: (tx) => studios.saveHandUnits(tx, otherId, {}),
@@ -283,6 +295,7 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
 
 /** Not about the rows of one studio. */
 const OF_NO_STUDIO = [
+  'calendarKeyOf',
   'sameMeasure',
   'currentStudio',
   'asideStudio',

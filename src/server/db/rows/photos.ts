@@ -1,4 +1,4 @@
-import { and, asc, count, eq, isNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
 import {
   PHOTO_MEASURE_IDS,
   WORSE_IDS,
@@ -29,22 +29,57 @@ const ofSet = (studioId: string, setId: string) =>
   and(eq(photos.studioId, studioId), eq(photos.setId, setId));
 const one = (studioId: string, id: string) => and(eq(photos.studioId, studioId), eq(photos.id, id));
 
+/** What is told of a picture without its pixels. */
+const facts = {
+  id: photos.id,
+  day: photos.day,
+  view: photos.view,
+  width: photos.width,
+  height: photos.height,
+  takenAtMs: photos.takenAtMs,
+  focal35Mm: photos.focal35Mm,
+};
+const viewOf = (view: string): PhotoViewId => PHOTO_VIEW_IDS.find((id) => id === view) ?? 'front';
+
 /** The pictures of a set, by day and then as they were taken, without their pixels. */
 export async function photosOf(reader: Reader, studioId: string, setId: string): Promise<PhotoFacts[]> {
   const rows = await reader
-    .select({
-      id: photos.id,
-      day: photos.day,
-      view: photos.view,
-      width: photos.width,
-      height: photos.height,
-      takenAtMs: photos.takenAtMs,
-      focal35Mm: photos.focal35Mm,
-    })
+    .select(facts)
     .from(photos)
     .where(ofSet(studioId, setId))
     .orderBy(asc(photos.day), asc(photos.takenAtMs));
-  return rows.map((row) => ({ ...row, view: PHOTO_VIEW_IDS.find((view) => view === row.view) ?? 'front' }));
+  return rows.map((row) => ({ ...row, view: viewOf(row.view) }));
+}
+
+/** A picture of a head, and the set it is of. */
+export interface HeadPhoto extends PhotoFacts {
+  readonly setId: string;
+}
+
+/** The newest pictures of a head over all its sets, oldest first, and how many there are. */
+export async function photosOfHead(
+  reader: Reader,
+  studioId: string,
+  headId: string,
+  most: number,
+): Promise<{ readonly photos: HeadPhoto[]; readonly total: number }> {
+  const ofHead = and(eq(photos.studioId, studioId), eq(sets.headId, headId), eq(sets.id, photos.setId));
+  const [sum] = await reader
+    .select({ total: count() })
+    .from(photos)
+    .innerJoin(sets, eq(sets.id, photos.setId))
+    .where(ofHead);
+  const rows = await reader
+    .select({ ...facts, setId: photos.setId })
+    .from(photos)
+    .innerJoin(sets, eq(sets.id, photos.setId))
+    .where(ofHead)
+    .orderBy(desc(photos.takenAtMs), desc(photos.id))
+    .limit(most);
+  return {
+    photos: rows.map((row) => ({ ...row, view: viewOf(row.view) })).reverse(),
+    total: sum?.total ?? 0,
+  };
 }
 
 /** The pixels of a picture, or of its thumbnail; null where it is not of this studio. */

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { BriefInput } from '@/core/formats/brief';
 import { planFile, type PlanFile } from '@/core/formats/plan-file';
@@ -37,6 +38,7 @@ export interface SetListing {
   readonly costMinor: number | null;
 }
 
+const dryingOfBrief = z.array(z.object({ method: z.string() }));
 /** What a list shows of a kept forecast. The whole is read with the set itself. */
 const { daysPresentable: daysOfForecast } = planFile.shape;
 /** The end of a set as a whole; halves of a trial have ends of their own beside it. */
@@ -176,3 +178,21 @@ export async function countSets(reader: Reader, studioId: string): Promise<Recor
 /** The newest sets whose products had a price. */
 export const listPricedSets = (reader: Reader, studioId: string, most: number): Promise<SetListing[]> =>
   listed(reader, and(eq(sets.studioId, studioId), standing, isNotNull(sets.costMinor)), 'newest', most, 0);
+
+/** By what the sets of a head were to be dried, in the order of the plan, by set. */
+export async function driedWith(
+  reader: Reader,
+  studioId: string,
+  headId: string,
+): Promise<Record<string, readonly string[]>> {
+  const rows = await reader
+    .select({ id: sets.id, drying: partOf(sets.brief, '$.drying') })
+    .from(sets)
+    .where(and(eq(sets.studioId, studioId), eq(sets.headId, headId)));
+  return Object.fromEntries(
+    rows.map(({ id, drying }) => [
+      id,
+      (readJsonText(dryingOfBrief, drying) ?? []).map(({ method }) => method),
+    ]),
+  );
+}

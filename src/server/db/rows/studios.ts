@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { HandId } from '@/core/coefficients/hands';
 import type { DisplaySettings } from '@/core/formats/display';
@@ -50,6 +51,7 @@ export interface StudioCard {
   readonly currency: string;
   readonly display: DisplaySettings;
   readonly hand: HandId;
+  readonly trimWeeks: number;
 }
 
 /** Keeps the card of a studio. */
@@ -104,3 +106,18 @@ export const databaseAnswers = async (reader: Reader): Promise<boolean> =>
       .from(studios)
       .limit(1)
   ).length >= 0;
+
+/** Random bits of a calendar's address: nobody guesses it. */
+const CALENDAR_KEY_BYTES = 18;
+
+/** The secret part of the address that calendars of a studio read; made where there is none yet. */
+export async function calendarKeyOf(tx: Tx, studioId: string): Promise<string> {
+  const [studio] = await tx
+    .select({ key: studios.calendarKey })
+    .from(studios)
+    .where(eq(studios.id, studioId));
+  if (studio?.key) return studio.key;
+  const key = randomBytes(CALENDAR_KEY_BYTES).toString('base64url');
+  await tx.update(studios).set({ calendarKey: key }).where(eq(studios.id, studioId));
+  return key;
+}

@@ -348,3 +348,26 @@ export async function enteredDays(
   for (const { setId, day } of rows) days.set(setId, [...(days.get(setId) ?? []), day]);
   return days;
 }
+
+/** What was rated of definition on the days of some sets: null where a day has an entry without it. */
+export async function ratedDays(
+  reader: Reader,
+  studioId: string,
+  setIds: readonly string[],
+): Promise<Map<string, { readonly day: number; readonly definition: number | null }[]>> {
+  const days = new Map<string, { day: number; definition: number | null }[]>();
+  if (setIds.length === 0) return days;
+  const rows = await reader
+    .select({
+      setId: wearDays.setId,
+      day: wearDays.day,
+      definition: sql<number | null>`avg(${wearDays.definition})`,
+    })
+    .from(wearDays)
+    .where(and(eq(wearDays.studioId, studioId), inArray(wearDays.setId, [...setIds])))
+    .groupBy(wearDays.setId, wearDays.day)
+    .orderBy(asc(wearDays.day));
+  for (const { setId, day, definition } of rows)
+    days.set(setId, [...(days.get(setId) ?? []), { day, definition }]);
+  return days;
+}
