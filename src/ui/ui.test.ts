@@ -5,7 +5,6 @@ import { drawLayout } from '@/core/parting/drawn-layout';
 import { generateRecipe } from '@/core/parting/generate';
 import { layOut } from '@/core/parting/layout';
 import { anchorWords, ratingScales } from '@/core/wear/rating-scales';
-import { wearSeries } from './charts/wear-series';
 import { moveFocus } from './crown-map/crown-map-focus';
 import { dryingState, stateWords, wetStep } from './crown-map/section-state';
 import { problemOf } from './fields/number-field';
@@ -93,26 +92,6 @@ describe('states and scales in words', () => {
     expect(chanceStillGood(band, 0)).toBe(1);
     expect(chanceStillGood(band, 3)).toBeCloseTo(0.5, 1);
     expect(chanceStillGood(band, 9)).toBeLessThan(0.01);
-  });
-
-  it('the wear chart leaves missing days missing', () => {
-    const forecast = [0, 1].map((day) => ({
-      day,
-      definition: 6,
-      frizz: 3,
-      volume: 5,
-      curlDiameterMm: 9,
-      stretch: 0.7,
-      visibleLengthCm: {},
-      zoneCurlDiameterMm: {},
-    }));
-    const points = wearSeries(forecast, [
-      { day: 2, ratings: { definition: 5 } },
-      { day: 3, ratings: { definition: 4, frizz: 6 } },
-    ]);
-    expect(points).toHaveLength(4);
-    expect(points[2]).toEqual({ day: 2, definition: 5 });
-    expect(points[3]).toEqual({ day: 3, definition: 4, frizz: 6 });
   });
 });
 

@@ -102,9 +102,8 @@ export function growthOf(points: readonly LengthOnDay[], cuts: readonly Cut[]): 
         : kept < c.poorRetention
           ? 'breaks'
           : 'kept',
-    oddDays:
-      spread > 0
-        ? whole.filter((_, i) => Math.abs(off[i]!) > c.oddLengthMad * spread).map(({ day }) => day)
-        : [],
+    oddDays: whole
+      .filter((_, i) => Math.abs(off[i]!) > Math.max(c.tapeMm, c.oddLengthMad * spread))
+      .map(({ day }) => day),
   };
 }

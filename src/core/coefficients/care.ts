@@ -21,6 +21,7 @@ export const care = coefficients({
   fewestLengths: [4, 'measurements', 4, 6, 'A', 'before an interval of growth is told'],
   shortestSpan: [60, 'days', 60, 120, 'A', 'between the first and last of them'],
   trimSpan: [90, 'days', 60, 120, 'A', 'between the first and last before poor retention asks for a trim'],
+  tapeMm: [5, 'mm', 2, 10, 'A', 'a tape is read no finer than this: less is never asked about'],
   oddLengthMad: [
     3,
     '× median deviation',

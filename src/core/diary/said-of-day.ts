@@ -1,6 +1,7 @@
 import { rangesOf } from '../plan/result-ranges';
 import type { PlanFile } from '../formats/plan-file';
 import type { Half } from '../hair/half';
+import type { Zone } from '../hair/zone';
 import { clamp } from '../units/clamp';
 import type { RatingId } from '../wear/rating-scales';
 
@@ -40,4 +41,25 @@ export function saidOfDay(
     high: clamp(of[scale] + (first[scale].p90 - middleOf[scale]), 0, 10),
   });
   return { definition: round('definition'), frizz: round('frizz'), volume: round('volume') };
+}
+
+/**
+ * How much of its length was said to show in a zone on a day, as a share: the range of the whole head of the first day,
+ * about the zone's own figure.
+ */
+export function saidStretchOfDay(
+  { result }: Pick<PlanFile, 'result'>,
+  day: number,
+  zone: Zone,
+  stretchedCm: number,
+): Said | null {
+  const visibleCm = result.byDay.find((one) => one.day === day)?.visibleLengthCm[zone];
+  if (visibleCm === undefined) return null;
+  const middle = Math.min(1, visibleCm / stretchedCm);
+  const { stretch } = rangesOf(result);
+  return {
+    low: clamp(middle - (result.stretch - stretch.p10), 0, 1),
+    middle,
+    high: clamp(middle + (stretch.p90 - result.stretch), 0, 1),
+  };
 }

@@ -8,6 +8,7 @@ import { inPool } from '@/server/pool';
 import { listHeadNames } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { countSets, pageOfSets, SET_ORDERS } from '@/server/db/rows/set-lists';
+import { listProducts } from '@/server/db/rows/shelf';
 import { measuresOf, photosOf } from '@/server/db/rows/photos';
 import { findSet } from '@/server/db/rows/sets';
 import { askedList } from '@/ui/shell/list-asked';
@@ -58,8 +59,18 @@ export const loadSetView = cache((id: string) =>
 export const loadSet = cache(async (id: string) => {
   const loaded = await loadSetView(id);
   if (!loaded) return null;
-  const { brief, startedAtMs, isEnteredLater } = loaded.set;
-  return { ...loaded, blocks: isEnteredLater ? [] : await laidOut(brief, startedAtMs) };
+  const { brief, startedAtMs, isEnteredLater, layerProductIds } = loaded.set;
+  return {
+    ...loaded,
+    productNames: await query(async ({ actor, database }) =>
+      Object.fromEntries(
+        (await listProducts(database.db, actor.studio.id)).flatMap(({ id: productId, name }) =>
+          layerProductIds.includes(productId) ? [[productId, name]] : [],
+        ),
+      ),
+    ),
+    blocks: isEnteredLater ? [] : await laidOut(brief, startedAtMs),
+  };
 });
 
 /** The heads that a set done elsewhere can be written down for. */

@@ -6,6 +6,12 @@ import { standingForecast } from '@/core/plan/as-taken-down';
 import { whyOf } from '@/core/explain/why-of';
 import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
+import type { DayMarks } from '@/core/diary/day-entry';
+import { stretchedOf } from '@/core/diary/day-problem';
+import { daySeries } from '@/core/diary/day-series';
+import { WEAR_MARK_IDS, wearMarks } from '@/core/diary/day-words';
+import { FAULT_IDS, faults } from '@/core/run/faults';
+import { listed } from '@/core/words/words';
 import { wholeDays } from '@/core/diary/whole-days';
 import { hasEnded } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
@@ -30,11 +36,14 @@ import { GivenUp } from './given-up';
 import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
 import { dampWords } from './damp-words';
 import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
+import { TimesTable } from './times-table';
+import { WentOn } from './went-on';
 import { PhotoStory } from '../wear/photo-story';
+import { placesWords } from '../wear/where';
 import styles from './set-page.module.css';
 import { WhatHappened } from './what-happened';
 
-const WearChart = dynamic(() => import('@/ui/charts/wear-chart').then((module) => module.WearChart), {
+const BandChart = dynamic(() => import('@/ui/charts/band-chart').then((module) => module.BandChart), {
   ssr: false,
   loading: () => <p>Drawing the days…</p>,
 });
@@ -72,7 +81,17 @@ function happenedWords(row: OutcomeRow): string {
 }
 
 /** One set: what was forecast, and what happened. */
-export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: Loaded) {
+export function SetPage({
+  set,
+  drawn,
+  partPath,
+  photos,
+  measures,
+  productNames,
+  blocks,
+  clock,
+  nowMs,
+}: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
   const { installedAtMs, checks, pauses, standing } = set.run;
   const crown = set.brief.head.stretchedLengthCm;
@@ -99,6 +118,23 @@ export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: 
     endedByItself: set.outcome !== null && hasEnded(set.outcome.reason, set.outcome.wouldHaveGoneOn),
   });
   const damp = dampWords(set);
+  const marks: DayMarks = Object.fromEntries(
+    WEAR_MARK_IDS.flatMap((id) => {
+      const numbers = [...new Set(set.wearDays.flatMap((day) => day.marks[id] ?? []))];
+      return numbers.length > 0 ? [[id, numbers]] : [];
+    }),
+  );
+  const noted = [
+    ...FAULT_IDS.flatMap((id) => {
+      const numbers = set.run.faults.flatMap(({ note, sectionNumber }) =>
+        note === id && sectionNumber !== null ? [sectionNumber] : [],
+      );
+      return numbers.length > 0 ? [{ words: faults[id].label.toLowerCase(), numbers }] : [];
+    }),
+    ...WEAR_MARK_IDS.flatMap((id) =>
+      marks[id] ? [{ words: wearMarks[id].label.toLowerCase(), numbers: marks[id] }] : [],
+    ),
+  ];
   const takedownNote = standing.find((event) => event.kind === 'taken-down')?.note;
   return (
     <Page
@@ -185,6 +221,18 @@ export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: 
             )}
             {takedownNote && <li>Taken down early: {takedownNote}</li>}
             {damp && <li>{damp}</li>}
+            {noted.length > 0 && (
+              <li>
+                Noted:{' '}
+                {noted
+                  .map(
+                    ({ words, numbers }) =>
+                      `${words} (${placesWords(numbers, drawn) || listed(numbers.map(sectionName))})`,
+                  )
+                  .join('; ')}
+                .
+              </li>
+            )}
             {standing
               .filter((event) => event.kind === 'note' && event.note)
               .map((event) => (
@@ -201,13 +249,23 @@ export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: 
             skin={set.skinTone}
             hair={set.hairTone}
             partPath={partPath}
+            stateOf={(number) => {
+              const here = WEAR_MARK_IDS.filter((id) => marks[id]?.includes(number));
+              return here.length > 0 ? { kind: 'marked', marks: here } : { kind: 'plain' };
+            }}
             motifOf={(number) => motifOfSection(set.forecast.sections, number)}
           />
         </div>
       </div>
       {set.wearDays.length > 0 && (
-        <Part title="Day by day" note="forecast as a line, entries as dots">
-          <WearChart forecast={forecast.result.byDay} days={days} />
+        <Part title="Day by day" note="what was said as a band, what came as marks">
+          <div className={styles.charts}>
+            {daySeries(forecast, set.wearDays, measures, stretchedOf(set.brief.head.stretchedLengthCm)).map(
+              (series) => (
+                <BandChart key={series.id} series={series} />
+              ),
+            )}
+          </div>
         </Part>
       )}
       {photos.length > 0 && (
@@ -228,6 +286,27 @@ export function SetPage({ set, drawn, partPath, photos, blocks, clock, nowMs }: 
           />
         </Part>
       )}
+      <div className={styles.pair}>
+        <Part title="Times">
+          <TimesTable
+            schedule={set.isEnteredLater ? null : set.forecast.schedule}
+            startedAtMs={set.startedAtMs}
+            installedAtMs={set.isEnteredLater ? null : installedAtMs}
+            takenDownAtMs={set.takenDownAtMs}
+            clock={clock}
+          />
+        </Part>
+        <Part title="What went on it">
+          <WentOn
+            brief={set.brief}
+            doses={set.forecast.doses}
+            productIds={set.layerProductIds}
+            takenG={set.takenG}
+            names={productNames}
+            isOver={set.outcome !== null}
+          />
+        </Part>
+      </div>
       <Part title="What happened" note="to be put right where it was entered wrongly">
         <WhatHappened setId={set.id} startedAtMs={set.startedAtMs} standing={standing} clock={clock} />
         {set.takenDownAtMs !== null && (

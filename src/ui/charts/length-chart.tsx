@@ -13,7 +13,7 @@ import type { Clock, Units } from '@/core/formats/display';
 import { ZONE_LABEL, type Zone } from '@/core/hair/zone';
 import { inchesFromCm } from '@/core/units/length';
 import { formatLength, formatLocalDay } from '../format';
-import styles from './wear-chart.module.css';
+import styles from './chart.module.css';
 
 const STROKES = [
   'var(--act)',
