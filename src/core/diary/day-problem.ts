@@ -6,8 +6,8 @@ import type { DayEntry } from './day-entry';
 export interface WornSet {
   /** Length pulled straight, by zone, cm. */
   readonly stretchedCm: PerZone<number>;
-  /** Sections that the set has, or had at the chair. */
-  readonly sections: ReadonlySet<number>;
+  /** Sections that the set has, or had at the chair; null where they are not looked up. */
+  readonly sections: ReadonlySet<number> | null;
 }
 
 /** Length pulled straight zone by zone, however a head has it. */
@@ -31,8 +31,8 @@ export function dayProblem(
       };
   }
   for (const [mark, numbers] of Object.entries(marks)) {
-    const unknown = numbers.find((number) => !sections.has(number));
-    if (unknown !== undefined)
+    const unknown = sections && numbers.find((number) => !sections.has(number));
+    if (unknown !== undefined && unknown !== null)
       return { path: `marks.${mark}`, message: `this set has no section ${sectionName(unknown)}` };
   }
   return null;

@@ -28,6 +28,9 @@ export function StudioPage(loaded: Awaited<ReturnType<typeof loadStudio>>) {
         <div>
           <Part title="Your data">
             <Copies file={file} copies={copies} clock={clock} />
+            <p>
+              <Link href="/studio/tables">Tables: sets, days of wear and checks, out and in</Link>
+            </p>
           </Part>
           <Part title="Your calendar">
             <CalendarAddress calendarKey={calendarKey} />

@@ -21,6 +21,7 @@ import type { Database, Tx } from '../client';
 import * as care from './care';
 import * as diaries from './diaries';
 import * as heads from './heads';
+import * as imports from './imports';
 import * as photos from './photos';
 import * as plans from './plans';
 import * as setLog from './set-log';
@@ -41,6 +42,7 @@ interface Theirs {
   readonly measureId: string;
   readonly careId: string;
   readonly diaryId: string;
+  readonly importId: string;
   readonly cancelledId: string;
   readonly mergeId: string;
   readonly productId: string;
@@ -104,6 +106,8 @@ beforeAll(async () => {
   const photoId = await write((tx) => photos.addPhoto(tx, studioId, setId, PHOTO, NOON));
   const [measure] = await write((tx) => photos.keepMeasures(tx, studioId, photoId, [MEASURE], NOON));
   const careId = await write((tx) => care.addCare(tx, studioId, { ...CARE, headId: head.id }, NOON));
+  const importId = await write((tx) => imports.beginImport(tx, studioId, 'wear-days', 'x.csv', NOON));
+  await write((tx) => imports.noteImported(tx, studioId, importId, [{ rowId: 'x', setId }]));
   const diaryId = (await write((tx) => diaries.diaryOfSet(tx, studioId, setId, NOON))).id;
   await write((tx) =>
     care.syncCalendar(tx, studioId, [{ uid: 'wash-1', date: '2027-03-20', summary: 'Wash' }], NOON),
@@ -131,7 +135,7 @@ beforeAll(async () => {
     ),
   );
   theirs = {
-    headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, careId, diaryId, cancelledId, mergeId, productId, toolId, dryerId,
+    headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, careId, diaryId, importId, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
 });
@@ -159,6 +163,11 @@ const READS: Record<string, () => Promise<unknown>> = {
   findDiary: () => diaries.findDiary(database.db, otherId, theirs.diaryId),
   ratedDays: async () => [...(await wear.ratedDays(database.db, otherId, [theirs.setId]))],
   photosOfHead: async () => (await photos.photosOfHead(database.db, otherId, theirs.headId, 9)).photos,
+  everySet: () => setLists.everySet(database.db, otherId),
+  listImports: () => imports.listImports(database.db, otherId, 9),
+  tableSets: () => imports.tableSets(database.db, otherId, [theirs.setId], [CARD.name]),
+  enteredOf: async () => [...(await imports.enteredOf(database.db, otherId, [theirs.setId]))],
+  importedOf: () => Promise.resolve(imports.importedOf(database.db, otherId, theirs.importId)),
   driedWith: async () => Object.keys(await setLists.driedWith(database.db, otherId, theirs.headId)),
   careOf: () => care.careOf(database.db, otherId, theirs.headId),
   careSets: () => care.careSets(database.db, otherId, theirs.headId),
@@ -284,6 +293,13 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   keepMeasures: (tx) => photos.keepMeasures(tx, otherId, theirs.photoId, [MEASURE], NOON),
   deleteMeasure: (tx) => photos.deleteMeasure(tx, otherId, theirs.measureId),
   diaryOfSet: (tx) => diaries.diaryOfSet(tx, otherId, theirs.setId, NOON),
+  standingImport: (tx) => imports.standingImport(tx, otherId, theirs.importId),
+  takeDaysIn: (tx) => imports.takeDaysIn(tx, otherId, theirs.importId, [], NOON),
+  noteImported: (tx) =>
+    imports.noteImported(tx, otherId, theirs.importId, [{ rowId: 'x', setId: theirs.setId }]),
+  undoDays: (tx) => imports.undoDays(tx, otherId, theirs.importId, NOON),
+  undoSets: (tx) => imports.undoSets(tx, otherId, theirs.importId),
+  endImport: (tx) => imports.endImport(tx, otherId, theirs.importId, NOON),
   saveEarlierDay: (tx) => wear.saveEarlierDay(tx, otherId, theirs.setId, DAY, NOON),
   addCare: (tx) => care.addCare(tx, otherId, { ...CARE, headId: theirs.headId }, NOON),
   deleteCare: (tx) => care.deleteCare(tx, otherId, theirs.careId),
@@ -296,6 +312,9 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
 /** Not about the rows of one studio. */
 const OF_NO_STUDIO = [
   'calendarKeyOf',
+  'beginImport',
+  'columnsOf',
+  'readWearDay',
   'sameMeasure',
   'currentStudio',
   'asideStudio',
@@ -306,8 +325,9 @@ const OF_NO_STUDIO = [
 
 describe('in another studio', () => {
   it('every row function is tried', () => {
-    const all = [care, diaries, heads, photos, plans, setLog, sets, shelf, studios, wear].flatMap((module) =>
-      Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
+    const all = [care, diaries, heads, imports, photos, plans, setLog, sets, shelf, studios, wear].flatMap(
+      (module) =>
+        Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
     );
     const tried = [...Object.keys(READS), ...Object.keys(WRITES), ...OF_NO_STUDIO];
     expect([...all].sort()).toEqual([...tried].sort());

@@ -139,6 +139,10 @@ export const listSets = (
     0,
   );
 
+/** Every set that was not begun by mistake, newest first: for what is written out whole. */
+export const everySet = (reader: Reader, studioId: string): Promise<SetListing[]> =>
+  listed(reader, and(eq(sets.studioId, studioId), standing), 'newest', -1, 0);
+
 /** One page of the sets of a studio, searched by head, name and technique. */
 export async function pageOfSets(
   reader: Reader,

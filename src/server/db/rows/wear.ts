@@ -76,7 +76,17 @@ export async function findWearDay(
   return row ? readWearDay(row) : null;
 }
 
-function readWearDay({ id, day, half, ratedBy, source, revision, updatedAtMs, ...row }: WearRow): WearDay {
+/** A row as it is told. */
+export function readWearDay({
+  id,
+  day,
+  half,
+  ratedBy,
+  source,
+  revision,
+  updatedAtMs,
+  ...row
+}: WearRow): WearDay {
   const rated = RATING_IDS.filter((scale) => row[scale] !== null).map((scale) => [scale, row[scale]]);
   const read = <T>(shape: z.ZodType<T>, value: unknown, otherwise: T): T =>
     readJson(shape, value) ?? otherwise;
@@ -99,7 +109,7 @@ function readWearDay({ id, day, half, ratedBy, source, revision, updatedAtMs, ..
 }
 
 /** The columns of what an entry says. */
-const columnsOf = ({ ratings, marks, night, done, weather, visibleCm, note }: DayEntry) => ({
+export const columnsOf = ({ ratings, marks, night, done, weather, visibleCm, note }: DayEntry) => ({
   ...(Object.fromEntries(RATING_IDS.map((scale) => [scale, ratings[scale] ?? null])) as Record<
     RatingId,
     number | null

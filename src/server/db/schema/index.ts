@@ -3,6 +3,7 @@ export * from './dryers';
 export * from './head-measurements';
 export * from './head-merges';
 export * from './heads';
+export * from './imports';
 export * from './mixes';
 export * from './photos';
 export * from './plans';
