@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
+import { benchDiary } from './bench-diary';
 import { DESK, launchBrowser, openPage } from '../tests/support/browser';
 import { arrive, press } from '../tests/support/hands';
 import { aDatabase, freePort, serve, startServer } from '../tests/support/server';
@@ -460,6 +461,7 @@ await benchSuggestions();
 await benchPages();
 await benchTaps();
 await benchDevices();
+await benchDiary();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)
   .filter((file) => file.endsWith('.js'))

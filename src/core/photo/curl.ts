@@ -65,9 +65,11 @@ function strandIn({ plane, stepMm }: Strip): Mask | null {
   const share = light / (2 * outer * width);
   const isLightBehind = share >= 0.5;
   if (separability <= 0.55 || Math.max(share, 1 - share) <= 0.9) return null;
-  const [low, high]: [number[], number[]] = [[], []];
-  for (const value of soft.values) (value > threshold ? high : low).push(value);
-  const middle = (quantiles(low, [0.5])[0]! + quantiles(high, [0.5])[0]!) / 2;
+  const medianWhere = (isIn: (value: number) => boolean) => {
+    const own = soft.values.filter(isIn).sort();
+    return own[own.length >> 1]!;
+  };
+  const middle = (medianWhere((value) => value <= threshold) + medianWhere((value) => value > threshold)) / 2;
   const own = maskOf(soft, (value) => (isLightBehind ? value < middle : value > middle));
   const radius = 0.3 / stepMm;
   const clean = dilated(eroded(own, radius), radius);
@@ -93,16 +95,21 @@ function likenessAlong(
     mean /= width;
     for (let x = 0; x < width; x++) even[y * width + x]! -= mean;
   }
+  // Squares up to each column, so that no lag adds them up anew.
+  const squares = new Float64Array(width + 1);
+  for (let x = 0; x < width; x++) {
+    let sum = 0;
+    for (let y = 0; y < height; y++) sum += even[y * width + x]! ** 2;
+    squares[x + 1] = squares[x]! + sum;
+  }
   return Float64Array.from({ length: mostLag + 1 }, (_, lag) => {
-    let [both, first, second] = [0, 0, 0];
+    let both = 0;
     for (let y = 0; y < height; y++) {
-      for (let x = 0; x + lag < width; x++) {
-        const [a, b] = [even[y * width + x]!, even[y * width + x + lag]!];
-        both += a * b;
-        first += a * a;
-        second += b * b;
-      }
+      const line = y * width;
+      for (let x = lag; x < width; x++) both += even[line + x - lag]! * even[line + x]!;
     }
+    const first = squares[width - lag]!;
+    const second = squares[width]! - squares[lag]!;
     return first > 0 && second > 0 ? both / Math.sqrt(first * second) : 0;
   });
 }

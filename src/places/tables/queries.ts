@@ -186,18 +186,27 @@ const takeDays: Taker = async ({ actor: { studio }, database, nowMs }, rows, imp
   const byId = new Map(found.map((set) => [set.id, set]));
   const byHead = new Map<string, TableSet[]>();
   for (const set of found) byHead.set(set.headName, [...(byHead.get(set.headName) ?? []), set]);
+  const setOf = (row: WearTableRow) =>
+    row.set !== ''
+      ? byId.get(row.set)
+      : byHead.get(row.head)?.find(({ id }) => downOn.get(id) === row.takenDown);
+  const dayOf = (row: WearTableRow, set: TableSet) =>
+    Math.round((Date.parse(row.date) - Date.parse(downOn.get(set.id) ?? '')) / DAY_MS);
+  const asked = told.flatMap((row) => {
+    const set = setOf(row);
+    const day = set ? dayOf(row, set) : NaN;
+    return set && day >= 0 ? [{ id: set.id, day }] : [];
+  });
   const known = await enteredOf(
     database.db,
     studio.id,
-    found.map(({ id }) => id),
+    asked.map(({ id }) => id),
+    [...new Set(asked.map(({ day }) => day))],
   );
   const seen = new Set<string>();
   const taken: DayToTakeIn[] = [];
   const one = (row: WearTableRow): RowFate => {
-    const set =
-      row.set !== ''
-        ? byId.get(row.set)
-        : byHead.get(row.head)?.find(({ id }) => downOn.get(id) === row.takenDown);
+    const set = setOf(row);
     if (!set)
       return refuse(
         row.set === '' ? 'no set of this head was taken down on that day' : 'this set is not here',
@@ -205,7 +214,7 @@ const takeDays: Taker = async ({ actor: { studio }, database, nowMs }, rows, imp
     const takenDownOn = downOn.get(set.id);
     if (!takenDownOn) return refuse('this set has not been taken down yet');
     if (set.cancelledAtMs !== null) return refuse('this set was cancelled');
-    const day = Math.round((Date.parse(row.date) - Date.parse(takenDownOn)) / DAY_MS);
+    const day = dayOf(row, set);
     if (Number.isNaN(day)) return refuse(`“${row.date}” is not a day that exists`);
     if (day < 0) return refuse('that day is before the takedown');
     if (row.date > today) return refuse('that day has not come yet');

@@ -126,18 +126,29 @@ export async function tableSets(
   return [...found.values()];
 }
 
-/** The days that are entered of some sets, by `set/day/half`. */
+/**
+ * The days that are entered of some sets, by `set/day/half`.
+ *
+ * @param only days that are asked for; all of them when left out
+ */
 export async function enteredOf(
   reader: Reader,
   studioId: string,
   setIds: readonly string[],
+  only?: readonly number[],
 ): Promise<Map<string, WearDay>> {
   const days = new Map<string, WearDay>();
   for (const some of chunks([...new Set(setIds)])) {
     const rows = await reader
       .select()
       .from(wearDays)
-      .where(and(eq(wearDays.studioId, studioId), inArray(wearDays.setId, some)))
+      .where(
+        and(
+          eq(wearDays.studioId, studioId),
+          inArray(wearDays.setId, some),
+          only ? inArray(wearDays.day, [...only]) : undefined,
+        ),
+      )
       .orderBy(asc(wearDays.day));
     for (const row of rows) days.set(`${row.setId}/${row.day}/${row.half}`, readWearDay(row));
   }
