@@ -28,7 +28,15 @@ export interface PhotoFacts {
   readonly takenAtMs: number;
   /** Focal length as of film 36 mm wide, where the picture told it. */
   readonly focal35Mm: number | null;
+  /** Ear tops, middle of the hairline and chin, px; null where nobody marked them. */
+  readonly marks: ViewMarks | null;
 }
+
+/** Where a view is marked, in this order, px. */
+export const viewMarks = z
+  .array(z.tuple([z.number().min(0).max(2000), z.number().min(0).max(2000)]))
+  .length(4);
+export type ViewMarks = z.output<typeof viewMarks>;
 
 /** Where a picture that is sent belongs. */
 export const photoPlace = z.object({

@@ -13,8 +13,6 @@ const LEAST_SIDE_MM = 20;
 const LIGHT = { dark: 0.004, bright: 0.85 } as const;
 /** What one reading strays by within a head. @source photo §10, definition: spread of the six steps */
 const SIGMA = 1.2;
-/** Two pictures that differ by less are no clear change. @source photo §10 */
-export const CLEAR_CHANGE = 1.5;
 
 /** A rectangle of the reference's plane, mm. */
 export interface RegionMm {

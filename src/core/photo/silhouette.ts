@@ -14,6 +14,7 @@ import {
   filled,
   largestPart,
   maskOf,
+  opened,
   type Mask,
 } from './shapes';
 
@@ -195,7 +196,7 @@ export function silhouetteOf(
   const [open, close] = [1.2 * pxPerMm, 1 * pxPerMm];
   const rough = filled(maskOf(alpha, (value) => value > 0.5));
   if (areaOf(rough) === 0) return refused('no-hair');
-  const body = closed(largestPart(dilated(eroded(rough, open), open)), close);
+  const body = closed(largestPart(opened(rough, open)), close);
   const bodyArea = areaOf(body);
   if (bodyArea < 100) return refused('no-hair');
   let [left, right, top, bottom] = [width, 0, height, 0];

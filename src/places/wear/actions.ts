@@ -10,9 +10,19 @@ import { endSet, findWearDay, saveEarlierDay, saveWearDay as saveWearDayRow } fr
 import { findDiary } from '@/server/db/rows/diaries';
 import { AppError, invalid } from '@/server/errors';
 import { wornDayOf } from '@/server/worn-day';
-import { deleteMeasure as deleteMeasureRow, keepMeasures as keepMeasureRows } from '@/server/db/rows/photos';
+import {
+  deleteMeasure as deleteMeasureRow,
+  keepMarks as keepMarkRows,
+  keepMeasures as keepMeasureRows,
+} from '@/server/db/rows/photos';
 import { z } from 'zod';
-import { giveUpInput, homeDiaryInput, keepMeasuresInput, saveWearDayInput } from './wear-input';
+import {
+  giveUpInput,
+  homeDiaryInput,
+  keepMarksInput,
+  keepMeasuresInput,
+  saveWearDayInput,
+} from './wear-input';
 
 async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
   const set = await findSet(database.db, actor.studio.id, setId);
@@ -167,4 +177,11 @@ export const takeHomeDiaryIn = action(homeDiaryInput, async (call) => {
   });
   revalidatePath(`/wear/${setId}`);
   return { taken: taken.length, ends: ends.filter(({ outcome }) => outcome !== null).length };
+});
+
+/** Keeps where a view is marked on a picture, so that the next of it can be told to be the same. */
+export const keepMarks = action(keepMarksInput, async (call) => {
+  const { photoId, marks } = call.input;
+  await call.database.write((tx) => keepMarkRows(tx, call.actor.studio.id, photoId, marks));
+  return { marks };
 });

@@ -6,7 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useRef, useState } from 'react';
 import { worseWords, type KeptMeasure, type PhotoMeasure } from '@/core/diary/photo-measure';
-import { photoViews, type PhotoFacts } from '@/core/diary/photo';
+import { photoViews, type PhotoFacts, type ViewMarks } from '@/core/diary/photo';
 import { ZONE_LABEL, ZONES, type PerZone, type Zone } from '@/core/hair/zone';
 import type { AskedMeasure, ScaleBy } from '@/core/photo/measure';
 import type { Point } from '@/core/photo/picture';
@@ -18,7 +18,7 @@ import { useAction } from '@/ui/hooks/use-action';
 import { useUnits } from '@/ui/units-context';
 import type { Measurer } from '@/workers/client';
 import type { ScaleSeen } from '@/workers/photo.worker';
-import { keepMeasures } from './actions';
+import { keepMarks, keepMeasures } from './actions';
 import { Chip, Chips } from './chips';
 import { MeasurePad } from './measure-pad';
 import { measureWords } from './measure-words';
@@ -60,6 +60,12 @@ const TASKS = {
     least: 2,
   },
   definition: { label: 'Definition', hint: 'Drag a box over hair and nothing else.', points: 2, least: 2 },
+  view: {
+    label: 'Same view',
+    hint: 'Tap four places: the top of the left ear, of the right ear, the middle of the hairline, the chin.',
+    points: 4,
+    least: 4,
+  },
   outline: { label: 'Outline and frizz', hint: 'Tap the wall, and then the hair.', points: 2, least: 2 },
 } as const;
 type TaskId = keyof typeof TASKS;
@@ -86,11 +92,13 @@ async function pixelsOf(address: string) {
 export function MeasureDialog({
   photo,
   stretchedCm,
+  onMarked,
   onKept,
   onClose,
 }: {
   readonly photo: PhotoFacts;
   readonly stretchedCm: PerZone<number>;
+  readonly onMarked: (marks: ViewMarks) => void;
   readonly onKept: (kept: readonly KeptMeasure[]) => void;
   readonly onClose: () => void;
 }) {
@@ -168,6 +176,16 @@ export function MeasureDialog({
   const lineLength = points.length === 2 ? Math.hypot(two[1][0] - two[0][0], two[1][1] - two[0][1]) : 0;
   const halfWidthPx = side ?? USUAL_SIDE * lineLength;
   const measure = () => {
+    if (task === 'view') {
+      void keeping.run(
+        () => keepMarks({ photoId: photo.id, marks: points.map(([x, y]) => [x, y]) }),
+        ({ marks }) => {
+          onMarked(marks);
+          setPoints([]);
+        },
+      );
+      return;
+    }
     const asked: AskedMeasure =
       task === 'curl'
         ? { what: task, ends: two, halfWidthPx }
@@ -189,7 +207,8 @@ export function MeasureDialog({
     setSide(null);
   };
   const wanted = scale ? TASKS[task] : { ...SCALES[scaleId], least: SCALES[scaleId].points };
-  const tasks = scale?.seen.kind === 'head-width' ? TASK_IDS.filter((id) => id === 'outline') : TASK_IDS;
+  const tasks =
+    scale?.seen.kind === 'head-width' ? TASK_IDS.filter((id) => id === 'outline' || id === 'view') : TASK_IDS;
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth fullScreen={isNarrow}>
       <DialogTitle>
@@ -364,7 +383,13 @@ export function MeasureDialog({
                 disabled={points.length < wanted.least}
                 onClick={scale ? measure : findScale}
               >
-                {scale ? 'Measure it' : scaleId === 'own-card' ? 'Find the card' : 'This is the size'}
+                {scale && task === 'view'
+                  ? 'Keep the marks'
+                  : scale
+                    ? 'Measure it'
+                    : scaleId === 'own-card'
+                      ? 'Find the card'
+                      : 'This is the size'}
               </Button>
             )}
           </div>

@@ -10,6 +10,8 @@ import {
   type PhotoViewId,
 } from '@/core/diary/photo';
 import type { KeptMeasure } from '@/core/diary/photo-measure';
+import { refusals } from '@/core/photo/refusal';
+import { sameView } from '@/core/photo/same-view';
 import type { PerZone } from '@/core/hair/zone';
 import { sentence } from '@/core/words/words';
 import { ConfirmDialog } from '@/ui/feedback/confirm-dialog';
@@ -30,6 +32,17 @@ const MeasureDialog = dynamic(() => import('./measure-dialog').then((module) => 
 const never = () => () => undefined;
 /** Cameras are only given to pages of this computer or of a secure address. */
 const seesCamera = () => navigator.mediaDevices !== undefined;
+
+/** Whether a picture is of the same view as the one before it, once both are marked; empty where they are not. */
+function viewWords(photo: PhotoFacts, photos: readonly PhotoFacts[]): string {
+  const before = photos.findLast(
+    ({ view, day, marks }) => view === photo.view && day < photo.day && marks !== null,
+  );
+  if (!photo.marks || !before?.marks) return '';
+  const [[ax, ay], [bx, by]] = before.marks as [[number, number], [number, number]];
+  const same = sameView(before.marks, photo.marks, Math.hypot(bx - ax, by - ay));
+  return same.ok ? `the same view as day ${before.day}` : refusals[same.refusal];
+}
 
 /** Pictures of one day: taken here where there is a camera, or chosen; deleted for good. */
 export function Photos({
@@ -116,6 +129,7 @@ export function Photos({
                   height={96}
                 />
               </a>
+              {viewWords(photo, photos) && <small>{viewWords(photo, photos)}</small>}
               <Button
                 size="small"
                 aria-label={`Measure on ${photoViews[photo.view].label}, day ${photo.day}`}
@@ -182,6 +196,9 @@ export function Photos({
         <MeasureDialog
           photo={measuring}
           stretchedCm={stretchedCm}
+          onMarked={(marks) =>
+            onChange(photos.map((photo) => (photo.id === measuring.id ? { ...photo, marks } : photo)))
+          }
           onKept={onMeasured}
           onClose={() => setMeasuring(null)}
         />

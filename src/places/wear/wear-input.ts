@@ -3,6 +3,7 @@ import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
 import type { HalfOutcome } from '@/core/diary/outcome';
 import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
 import { RATING_IDS } from '@/core/wear/rating-scales';
+import { viewMarks } from '@/core/diary/photo';
 import { PHOTO_MEASURE_IDS, photoMeasure } from '@/core/diary/photo-measure';
 import { dayEntry } from '@/core/diary/day-entry';
 import { HALVES } from '@/core/hair/half';
@@ -61,6 +62,9 @@ export const keepMeasuresInput = z.object({
   photoId: z.string(),
   measures: z.array(photoMeasure).min(1, 'measure something first').max(PHOTO_MEASURE_IDS.length),
 });
+
+/** Where a view is marked on a picture. */
+export const keepMarksInput = z.object({ photoId: z.string(), marks: viewMarks });
 
 /** A take-home diary that is brought back: its text, or what a camera read, with or without other words. */
 export const homeDiaryInput = z.object({

@@ -29,6 +29,7 @@ import { dayDone, dayEntry, dayMarks, dayWeather, visibleLengths } from '@/core/
 import { recalled } from '@/core/diary/outcome';
 import { RATING_IDS } from '@/core/wear/rating-scales';
 import { care } from '@/core/coefficients/care';
+import { viewMarks } from '@/core/diary/photo';
 import { WORSE_IDS } from '@/core/diary/photo-measure';
 import { runEventInput } from '@/core/run/run-event-input';
 import { AppError } from '../errors';
@@ -167,7 +168,8 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   measured,
   room: roomAir,
   parting: partingEdit,
-  marks: dayMarks,
+  // Of a day by section, of a picture by place.
+  marks: z.union([dayMarks, viewMarks]),
   done: dayDone,
   weather: dayWeather,
   visibleCm: visibleLengths,

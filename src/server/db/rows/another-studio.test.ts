@@ -291,6 +291,13 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   deletePhoto: (tx) => photos.deletePhoto(tx, otherId, theirs.photoId),
   measuresOf: (tx) => photos.measuresOf(tx, otherId, theirs.setId),
   keepMeasures: (tx) => photos.keepMeasures(tx, otherId, theirs.photoId, [MEASURE], NOON),
+  keepMarks: (tx) =>
+    photos.keepMarks(tx, otherId, theirs.photoId, [
+      [1, 1],
+      [2, 1],
+      [1, 2],
+      [1, 3],
+    ]),
   deleteMeasure: (tx) => photos.deleteMeasure(tx, otherId, theirs.measureId),
   diaryOfSet: (tx) => diaries.diaryOfSet(tx, otherId, theirs.setId, NOON),
   standingImport: (tx) => imports.standingImport(tx, otherId, theirs.importId),

@@ -109,18 +109,17 @@ export async function tableSets(
           headName: heads.name,
           takenDownAtMs: sets.takenDownAtMs,
           cancelledAtMs: sets.cancelledAtMs,
-          isTrial: sql<
-            number | null
-          >`case when json_valid(${sets.brief}) then json_extract(${sets.brief}, '$.parting.trial') end`,
-          lengths: sql<
+          told: sql<
             string | null
-          >`case when json_valid(${sets.brief}) then json_quote(json_extract(${sets.brief}, '$.head.stretchedLengthCm')) end`,
+          >`case when json_valid(${sets.brief}) then json_extract(${sets.brief}, '$.parting.trial', '$.head.stretchedLengthCm') end`,
         })
         .from(sets)
         .innerJoin(heads, eq(heads.id, sets.headId))
         .where(and(eq(sets.studioId, studioId), inArray(column, some)));
-      for (const { isTrial, lengths, ...row } of rows)
-        found.set(row.id, { ...row, isTrial: isTrial === 1, stretchedCm: parsed(lengths) });
+      for (const { told, ...row } of rows) {
+        const [isTrial, stretchedCm] = (parsed(told) ?? []) as [unknown, unknown];
+        found.set(row.id, { ...row, isTrial: isTrial === true, stretchedCm });
+      }
     }
   }
   return [...found.values()];

@@ -8,7 +8,14 @@ import {
 } from '@/core/diary/photo-measure';
 import { ZONES } from '@/core/hair/zone';
 import { WEAR_DAYS } from '@/core/formats/ranges';
-import { MOST_PHOTOS_A_DAY, PHOTO_VIEW_IDS, type PhotoFacts, type PhotoViewId } from '@/core/diary/photo';
+import {
+  MOST_PHOTOS_A_DAY,
+  PHOTO_VIEW_IDS,
+  type PhotoFacts,
+  type PhotoViewId,
+  viewMarks,
+  type ViewMarks,
+} from '@/core/diary/photo';
 import { AppError, invalid } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
@@ -38,7 +45,13 @@ const facts = {
   height: photos.height,
   takenAtMs: photos.takenAtMs,
   focal35Mm: photos.focal35Mm,
+  marks: photos.marks,
 };
+const factsOf = <R extends { view: string; marks: unknown }>(row: R) => ({
+  ...row,
+  view: viewOf(row.view),
+  marks: viewMarks.safeParse(row.marks).data ?? null,
+});
 const viewOf = (view: string): PhotoViewId => PHOTO_VIEW_IDS.find((id) => id === view) ?? 'front';
 
 /** The pictures of a set, by day and then as they were taken, without their pixels. */
@@ -48,7 +61,7 @@ export async function photosOf(reader: Reader, studioId: string, setId: string):
     .from(photos)
     .where(ofSet(studioId, setId))
     .orderBy(asc(photos.day), asc(photos.takenAtMs));
-  return rows.map((row) => ({ ...row, view: viewOf(row.view) }));
+  return rows.map(factsOf);
 }
 
 /** A picture of a head, and the set it is of. */
@@ -77,7 +90,7 @@ export async function photosOfHead(
     .orderBy(desc(photos.takenAtMs), desc(photos.id))
     .limit(most);
   return {
-    photos: rows.map((row) => ({ ...row, view: viewOf(row.view) })).reverse(),
+    photos: rows.map(factsOf).reverse(),
     total: sum?.total ?? 0,
   };
 }
@@ -212,4 +225,18 @@ export async function deleteMeasure(tx: Tx, studioId: string, id: string): Promi
     .where(and(eq(photoMeasures.studioId, studioId), eq(photoMeasures.id, id)))
     .returning({ id: photoMeasures.id });
   if (gone.length === 0) throw new AppError('not-found');
+}
+
+/**
+ * Keeps where a view is marked on a picture.
+ *
+ * @throws AppError not-found
+ */
+export async function keepMarks(tx: Tx, studioId: string, photoId: string, marks: ViewMarks): Promise<void> {
+  const kept = await tx
+    .update(photos)
+    .set({ marks })
+    .where(one(studioId, photoId))
+    .returning({ id: photos.id });
+  if (kept.length === 0) throw new AppError('not-found');
 }

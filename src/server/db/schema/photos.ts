@@ -22,6 +22,8 @@ export const photos = sqliteTable(
     height: integer('height').notNull(),
     /** Focal length as of film 36 mm wide, where the picture told it; all else that it told is not kept. */
     focal35Mm: real('focal_35_mm'),
+    /** Ear tops, middle of the hairline and chin as somebody marked them, px: whether two pictures are of one view. */
+    marks: json<readonly (readonly [number, number])[]>('view_marks'),
     takenAtMs: timeMs('taken_at_ms').notNull(),
     /** Smaller, for lists. */
     thumb: blob('thumb', { mode: 'buffer' }).notNull(),

@@ -23,7 +23,7 @@ export const POST = route<{ id: string }>(async (request, { id: setId }) => {
       addPhoto(tx, actor.studio.id, setId, { ...photo, day, view }, nowMs),
     );
     const { width, height, focal35Mm } = photo;
-    return { id, day, view, width, height, takenAtMs: nowMs, focal35Mm } satisfies PhotoFacts;
+    return { id, day, view, width, height, takenAtMs: nowMs, focal35Mm, marks: null } satisfies PhotoFacts;
   });
   return Response.json({ photo: kept }, { status: 201 });
 });

@@ -1,0 +1,1 @@
+ALTER TABLE `photos` ADD `view_marks` text;
