@@ -1,4 +1,6 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { DESK, launchBrowser, openPage, PHONE } from '../tests/support/browser';
 import { startServer } from '../tests/support/server';
@@ -37,7 +39,6 @@ async function main() {
   };
 
   await take('today', '/');
-  await take('heads', '/heads');
   await take('head', `/heads/${amara}`);
   const settled = (page: Page) => see(page, 'range worked out').then(() => undefined);
   await take('plan', `/plan/${booked}`, {}, settled);
@@ -84,6 +85,14 @@ async function main() {
   await take('studio', '/studio');
   await take('chair-drying', `/chair/${drying}`);
   await take('wear', `/wear/${worn}`);
+  const home = join(mkdtempSync(join(tmpdir(), 'diary-')), 'diary.html');
+  const file = await fetch(`${server.origin}/api/v1/sets/${worn}/take-home/diary.html`);
+  writeFileSync(home, Buffer.from(await file.arrayBuffer()));
+  const phone = await openPage(browser, PHONE);
+  await phone.page.goto(`file://${home}`);
+  await see(phone.page, 'kept on this phone');
+  await shoot(phone.page, 'diary');
+  await phone.page.close();
   await take('set', `/sets/${wedding}`, {}, async (page) => {
     await page.waitForSelector('.recharts-surface');
   });

@@ -1,7 +1,8 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { exportStudio, importStudio, isEmptyStudio, readArchive } from '@/server/archive/studio-archive';
-import { tablesAsCsv } from '@/server/archive/tables-as-csv';
+import { TABLE_IDS } from '@/core/tables/table';
+import { tableAsCsv } from '@/server/archive/tables-as-csv';
 import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
 import { createStudio, currentStudio } from '@/server/db/rows/studios';
 import { env } from '@/server/env';
@@ -20,7 +21,7 @@ async function withDatabase(run: (database: Database) => Promise<number>): Promi
 
 /** `keen export`: the whole studio as JSON, and its sets and wear days as CSV. */
 export const exportCommand: Command = {
-  help: `keen export DIR   write studio.json, sets.csv and wear-days.csv into a folder`,
+  help: `keen export DIR   write studio.json and sets, wear days and checks as CSV into a folder`,
   run: async (args) => {
     if (args.length !== 1) return refuse('name one folder');
     const folder = args[0]!;
@@ -29,7 +30,8 @@ export const exportCommand: Command = {
       if (!studio) return refuse('there is no studio yet: nothing to export');
       const archive = await exportStudio(db, studio.id);
       mkdirSync(folder, { recursive: true });
-      const files = { 'studio.json': `${JSON.stringify(archive)}\n`, ...tablesAsCsv(archive) };
+      const files: Record<string, string> = { 'studio.json': `${JSON.stringify(archive)}\n` };
+      for (const table of TABLE_IDS) files[`${table}.csv`] = await tableAsCsv(db, studio, table);
       for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
       console.log(JSON.stringify({ written: Object.keys(files).map((name) => join(folder, name)) }));
       return 0;

@@ -1,18 +1,17 @@
 import 'server-only';
-import Papa from 'papaparse';
 import { dayProblem, stretchedOf } from '@/core/diary/day-problem';
 import { saysSomething, type DayEntry } from '@/core/diary/day-entry';
 import { WEAR_DAYS } from '@/core/formats/ranges';
 import { perZone, ZONES, type PerZone } from '@/core/hair/zone';
-import { readCheckRow, writeCheckRow } from '@/core/tables/checks-table';
-import { columnsOf, guarded, rowOf, type TableRow } from '@/core/tables/cells';
-import { readSetRow, writeSetRow } from '@/core/tables/sets-table';
+import { readCheckRow } from '@/core/tables/checks-table';
+import { columnsOf, rowOf, type TableRow } from '@/core/tables/cells';
+import { readSetRow } from '@/core/tables/sets-table';
 import { tables, type RowFate, type TableId } from '@/core/tables/table';
-import { readWearRow, writeWearRow, type WearTableRow } from '@/core/tables/wear-table';
-import { runState } from '@/core/run/run-state';
+import { readWearRow, type WearTableRow } from '@/core/tables/wear-table';
 import { localTimeOf } from '@/core/schedule/local-time';
 import { DAY_MS } from '@/core/units/time';
 import { query, type Call } from '@/server/action';
+import { tableAsCsv } from '@/server/archive/tables-as-csv';
 import { listHeadNames } from '@/server/db/rows/heads';
 import {
   beginImport as beginImportRow,
@@ -29,10 +28,7 @@ import {
   type DayToTakeIn,
   type TableSet,
 } from '@/server/db/rows/imports';
-import { everySet } from '@/server/db/rows/set-lists';
-import { eventsOf } from '@/server/db/rows/set-log';
 import { findSet } from '@/server/db/rows/sets';
-import type { WearDay } from '@/server/db/rows/wear';
 import { AppError, invalid } from '@/server/errors';
 import { enterTold, momentOf, tell } from '../sets/entering/queries';
 
@@ -43,69 +39,9 @@ const LISTED = 8;
 export const loadImports = () =>
   query(({ actor, database }) => listImports(database.db, actor.studio.id, LISTED));
 
-/** A file of rows: comma-separated (RFC 4180), a byte order mark for spreadsheets, no cell that they would run. */
-const csvOf = (columns: readonly string[], rows: readonly (readonly string[])[]): string =>
-  `\uFEFF${Papa.unparse([[...columns], ...rows.map((row) => row.map(guarded))], { newline: '\r\n' })}\r\n`;
-
 /** A table of the studio as CSV. */
 export const loadTable = (table: TableId) =>
-  query(async ({ actor: { studio }, database: { db } }) => {
-    const all = await everySet(db, studio.id);
-    const days =
-      table === 'wear-days'
-        ? await enteredOf(
-            db,
-            studio.id,
-            all.map(({ id }) => id),
-          )
-        : null;
-    const bySet = new Map<string, WearDay[]>();
-    for (const [key, day] of days ?? []) {
-      const id = key.slice(0, key.indexOf('/'));
-      bySet.set(id, [...(bySet.get(id) ?? []), day]);
-    }
-    const local = (ms: number | null) => (ms === null ? '' : localTimeOf(ms, studio.timeZone));
-    const rows: string[][] = [];
-    for (const set of all) {
-      const head = { set: set.id, head: set.headName };
-      if (table === 'sets') {
-        if (set.set === null) continue;
-        rows.push(
-          writeSetRow({
-            ...head,
-            title: set.title,
-            technique: set.set.technique,
-            sections: set.set.sections ?? 1,
-            begun: local(set.startedAtMs),
-            allIn: local(set.installedAtMs),
-            takenDown: local(set.takenDownAtMs),
-            lastGoodDay: set.lastGoodDay,
-            reason: set.lastGoodDay === null ? null : ((set.reason ?? 'unknown') as never),
-            wouldHaveGoneOn: set.wouldHaveGoneOn,
-            note: '',
-          }),
-        );
-      } else if (table === 'wear-days') {
-        const takenDown = local(set.takenDownAtMs).slice(0, 10);
-        for (const day of bySet.get(set.id) ?? [])
-          rows.push(
-            writeWearRow({
-              ...head,
-              takenDown,
-              date: new Date(Date.parse(takenDown) + day.day * DAY_MS).toISOString().slice(0, 10),
-              half: day.half,
-              ratedBy: day.ratedBy ?? '',
-              entry: day,
-            }),
-          );
-      } else {
-        const { checks } = runState(await eventsOf(db, studio.id, set.id), 1);
-        for (const { atMs, sectionNumber, level, feel } of checks)
-          rows.push(writeCheckRow({ ...head, at: local(atMs), section: sectionNumber, level, feel }));
-      }
-    }
-    return csvOf(tables[table].columns, rows);
-  });
+  query(({ actor, database }) => tableAsCsv(database.db, actor.studio, table));
 
 /** Rows of a file as they are sent: the names of its columns, and cells. */
 export interface SentRows {
