@@ -40,6 +40,9 @@ export interface HeadCare {
 const dayOfDate = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
 const dateOfDay = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
 
+/** Care looks back so far: what was washed and set before tells nothing of what is due. */
+const LOOKED_BACK_MS = 400 * DAY_MS;
+
 /** Steps of a set that wash the hair, and those that condition it deeply. */
 const isWash = ({ prep }: CareSet) => prep === null || prep.includes('cleanse');
 const isDeep = ({ prep }: CareSet) => prep?.includes('deep-condition') ?? false;
@@ -86,7 +89,7 @@ export async function careOfHeads(
   const today = dayOf(nowMs);
   const heads = await careHeads(reader, studioId, headId);
   const log = groupBy(await careOf(reader, studioId, headId));
-  const sets = groupBy(await careSets(reader, studioId, headId));
+  const sets = groupBy(await careSets(reader, studioId, nowMs - LOOKED_BACK_MS, headId));
   const lengths = groupBy(await lengthsOf(reader, studioId, headId));
   const conditions = await conditionsOf(reader, studioId, headId);
   return heads.map(({ id, name, schools }) => {

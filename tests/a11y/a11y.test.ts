@@ -1,8 +1,12 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
 import { openStep, press, see } from '../support/hands';
+import { cardAndCurlScene } from '../support/photo-scenes';
 import { startServer, type TestServer } from '../support/server';
 
 interface AxeViolation {
@@ -40,6 +44,7 @@ beforeAll(async () => {
     '/shelf/dryers/new',
     `/shelf/mixes/${await first('select id from mixes')}`,
     '/studio',
+    '/studio/tables',
     '/help',
     '/scale',
     '/heads/measure',
@@ -141,6 +146,57 @@ describe('what opens over a place', () => {
     },
   );
 });
+
+describe('what goes home, and what comes back', () => {
+  it.each([
+    [DESK, 'light'],
+    [PHONE, 'dark'],
+  ] as const)(
+    'axe finds nothing on the diary, on bringing it back, on measuring',
+    async (viewport, scheme) => {
+      const worn = paths.find((path) => path.startsWith('/wear/'))!;
+      const setId = worn.slice('/wear/'.length);
+      const folder = mkdtempSync(join(tmpdir(), 'a11y-'));
+      const file = await fetch(`${server.origin}/api/v1/sets/${setId}/take-home/diary.html`);
+      writeFileSync(join(folder, 'diary.html'), Buffer.from(await file.arrayBuffer()));
+      const { page, problems } = await openPage(browser, viewport, scheme);
+      await page.setBypassCSP(true);
+      await page.goto(`file://${join(folder, 'diary.html')}`);
+      await see(page, 'kept on this phone');
+      await page.$eval('details', (box) => (box.open = true));
+      expect(await axeOn(page, 'diary')).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        viewport.width,
+      );
+      await page.goto(server.origin + worn, { waitUntil: 'networkidle2' });
+      await press(page, 'Bring it back');
+      await see(page, 'Or paste its text');
+      expect(await axeOn(page, 'bringing back')).toEqual([]);
+      const { day, jpeg } = { day: new Date().toISOString().slice(0, 10), jpeg: await picture() };
+      await fetch(`${server.origin}/api/v1/sets/${setId}/photos?date=${day}&view=curl`, {
+        method: 'POST',
+        headers: { 'content-type': 'image/jpeg' },
+        body: new Uint8Array(jpeg),
+      });
+      await page.reload({ waitUntil: 'networkidle2' });
+      const measure = (await page.waitForSelector('[aria-label^="Measure on One curl"]'))!;
+      await measure.evaluate((button) => (button as HTMLElement).click());
+      await press(page, 'Find the card');
+      await see(page, '5.0 pixels to the mm.');
+      expect(await axeOn(page, 'measuring')).toEqual([]);
+      expect(problems).toEqual([]);
+      await page.close();
+    },
+  );
+});
+
+/** The printed card beside a curl, as a camera sends it. */
+function picture(): Promise<Buffer> {
+  const { width, height, data } = cardAndCurlScene(12, 10, 3);
+  return sharp(Buffer.from(data), { raw: { width, height, channels: 4 } })
+    .jpeg()
+    .toBuffer();
+}
 
 describe('by keyboard alone', () => {
   it('the crown map is one stop, moved in by arrows and digits', async () => {

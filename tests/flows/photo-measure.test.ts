@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Page } from 'puppeteer-core';
-import { openPage } from '../support/browser';
+import { openPage, PHONE } from '../support/browser';
 import { press, see } from '../support/hands';
 import { cardAndCurlScene } from '../support/photo-scenes';
 import { setScene } from '../support/scene';
@@ -113,5 +113,38 @@ describe('measuring on a picture', () => {
         .subarray(0, 5)
         .toString(),
     ).toBe('%PDF-');
+  });
+
+  it('a picture is taken with the camera, the one before of the same view pale over what it sees', async () => {
+    const { client } = scene.database;
+    const taken = async () =>
+      (
+        await client.execute({
+          sql: "select day, width, height from photos where view = 'front' and set_id = ? order by day",
+          args: [setId],
+        })
+      ).rows;
+    const { page, problems } = await openPage(scene.browser, PHONE);
+    await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+    const take = async () => {
+      await press(page, 'Take one');
+      await page.waitForFunction(
+        () => (document.querySelector<HTMLVideoElement>('[role="dialog"] video')?.videoWidth ?? 0) > 0,
+      );
+    };
+    await take();
+    expect(await page.$('[role="dialog"] img')).toBeNull();
+    await press(page, 'Take it');
+    await expect.poll(taken, { timeout: 20_000 }).toHaveLength(1);
+    const [first] = await taken();
+    expect(Number(first!.width)).toBeGreaterThan(100);
+    await client.execute({ sql: 'update photos set day = 0 where set_id = ?', args: [setId] });
+    await page.reload({ waitUntil: 'networkidle2' });
+    await take();
+    expect(await page.$eval('[role="dialog"] img', (img) => getComputedStyle(img).opacity)).toBe('0.35');
+    await press(page, 'Leave it');
+    await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    expect(problems).toEqual([]);
+    await page.close();
   });
 });

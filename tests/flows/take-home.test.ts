@@ -116,6 +116,9 @@ describe('a diary taken home', () => {
         source: 'take-home',
         rated_by: 'Keziah',
       });
+    // The page is read anew with what came in.
+    await studio.page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
+    await see(studio.page, 'Rated by Keziah at home');
     const count = (await days()).length;
 
     // Once more, this time as the file that was sent: nothing is doubled.

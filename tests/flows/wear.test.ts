@@ -195,9 +195,15 @@ describe('pictures of a day', () => {
     await see(page, 'Delete this picture for good?');
     await press(page, 'Delete it');
     await shown(0);
-    await soon(async () => (await scene.database.client.execute('select id from photos')).rows.length).toBe(
-      1,
-    );
+    await soon(
+      async () =>
+        (
+          await scene.database.client.execute({
+            sql: 'select id from photos where set_id = ?',
+            args: [setId],
+          })
+        ).rows.length,
+    ).toBe(1);
     await page.goto(`${scene.origin}/sets/${setId}`, { waitUntil: 'networkidle2' });
     await page.waitForSelector('img[alt="Front, day 6"]');
     expect(problems.filter((problem) => !problem.includes('422'))).toEqual([]);

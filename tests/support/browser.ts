@@ -16,6 +16,9 @@ export const launchBrowser = (): Promise<Browser> =>
       '--disable-component-update',
       '--disable-sync',
       '--force-color-profile=srgb',
+      // A camera that shows a test picture, allowed without asking.
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
     ],
   });
 

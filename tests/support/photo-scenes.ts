@@ -1,7 +1,9 @@
 import type { Homography } from '@/core/photo/homography';
-import { inverse, toPx } from '@/core/photo/homography';
+import { evenScale, inverse, toPx } from '@/core/photo/homography';
 import { cardShapes, OWN_CARD } from '@/core/photo/own-card';
 import type { Picture, Point } from '@/core/photo/picture';
+import type { Reference } from '@/core/photo/reference';
+import type { Measuring } from '@/core/photo/refusal';
 
 /** Plain mulberry32, as the check values were made with. */
 export function mulberry32(seed: number): () => number {
@@ -159,3 +161,20 @@ export function cardAndCurlScene(pitchMm: number, diameterMm: number, widthMm: n
   }
   return { width, height, data };
 }
+
+/** What was measured; a refusal fails the test with its name. */
+export const okOf = <T>(came: Measuring<T>): T => {
+  if (!came.ok) throw new Error(`refused: ${came.refusal}`);
+  return came.value;
+};
+
+/** A picture in which a mm is as many px everywhere, its origin at a place. */
+export const evenReference = (pxPerMm: number, origin: Point = [0, 0]): Reference => ({
+  kind: 'ruler',
+  h: evenScale(pxPerMm, origin),
+  covariance: null,
+  relativeSigma: 0,
+  pose: null,
+  isMirrored: false,
+  corners: null,
+});

@@ -58,7 +58,7 @@ export interface CareDue {
 }
 
 const washWhy: Readonly<Record<WashDue['why'], (due: WashDue) => string>> = {
-  'her-rhythm': ({ intervals }) => `as her last ${intervals} washes lay apart`,
+  'her-rhythm': ({ intervals }) => `as the last ${intervals} washes lay apart`,
   'usual-loose': () => 'a week, as usual worn loose',
   'usual-twists': () => 'a fortnight in the set at most',
   scalp: () => 'itch or flakes were noted',
@@ -74,7 +74,7 @@ export const cutsOf = (done: readonly CareDone[]): Cut[] =>
 function trimDue(facts: CareFacts): CareDue | null {
   const { done, endsNoted, isDueATrim, lengths, trimWeeks } = facts;
   const last = Math.max(-Infinity, ...done.filter(isCut).map(({ day }) => day));
-  if (isDueATrim) return { kind: 'trim', day: null, why: 'her card says that it is due' };
+  if (isDueATrim) return { kind: 'trim', day: null, why: 'the card says that it is due' };
   if (endsNoted[0] && endsNoted[1])
     return { kind: 'trim', day: null, why: 'ends were noted open or broken in two sets running' };
   const { trimSpan, poorRetention, fewestLengths } = care.value;

@@ -3,10 +3,12 @@ import {
   ASLANT,
   bankCardScene,
   curlScene,
+  evenReference,
   flipped,
   haloScene,
   halfCircle,
   mulberry32,
+  okOf,
   ownCardScene,
   patternScene,
   rendered,
@@ -16,24 +18,11 @@ import { definitionIn } from './definition';
 import { evenScale, toPx } from './homography';
 import { lengthAlong } from './length';
 import { encodedLuminance, linearLuminance, type Point } from './picture';
-import { byBankCard, byOwnCard, byRuler, type Reference } from './reference';
+import { byBankCard, byOwnCard, byRuler } from './reference';
 import { silhouetteOf } from './silhouette';
 
 /** Check values of our own note on measuring, part 11: made with another program of the same methods. */
 
-const okOf = <T>(came: { ok: true; value: T } | { ok: false; refusal: string }): T => {
-  if (!came.ok) throw new Error(`refused: ${came.refusal}`);
-  return came.value;
-};
-const even = (pxPerMm: number, middle: Point): Reference => ({
-  kind: 'ruler',
-  h: evenScale(pxPerMm, middle),
-  covariance: null,
-  relativeSigma: 0,
-  pose: null,
-  isMirrored: false,
-  corners: null,
-});
 /** From −30 to 30 mm along the middle of the plane. */
 const SIXTY = ([-30, 30] as const).map((x) => toPx(ASLANT, [x, 0]));
 
@@ -89,7 +78,7 @@ describe('check values of measuring on pictures', () => {
       const curl = okOf(
         curlAlong(
           encodedLuminance(curlScene(pitch, diameter, width)),
-          even(5, [0, 0]),
+          evenReference(5, [0, 0]),
           [
             [25, 84],
             [475, 76],
@@ -110,7 +99,7 @@ describe('check values of measuring on pictures', () => {
       [25, 84],
       [475, 76],
     ];
-    expect(curlAlong(blank, even(5, [0, 0]), ends, 9)).toEqual({ ok: false, refusal: 'no-repeat' });
+    expect(curlAlong(blank, evenReference(5, [0, 0]), ends, 9)).toEqual({ ok: false, refusal: 'no-repeat' });
   });
 
   it.each([
@@ -122,7 +111,9 @@ describe('check values of measuring on pictures', () => {
   ])('definition with %d of noise', (noise, index) => {
     const plane = linearLuminance(patternScene(noise));
     const region = { left: 3, top: 3, right: 37, bottom: 37 };
-    expect(Math.abs(okOf(definitionIn(plane, even(6, [0, 0]), region)).value - index)).toBeLessThan(0.3);
+    expect(Math.abs(okOf(definitionIn(plane, evenReference(6, [0, 0]), region)).value - index)).toBeLessThan(
+      0.3,
+    );
   });
 
   it.each([
@@ -131,7 +122,7 @@ describe('check values of measuring on pictures', () => {
     [60, 0.584, 6.8],
     [150, 1.4, 9.1],
   ])('frizz of %d rays', (rays, halo, index) => {
-    const came = okOf(silhouetteOf(haloScene(rays), even(3, [200, 200]), [20, 20], [200, 200]));
+    const came = okOf(silhouetteOf(haloScene(rays), evenReference(3, [200, 200]), [20, 20], [200, 200]));
     expect(Math.abs(came.haloMm - halo)).toBeLessThanOrEqual(0.08 * halo + 0.003);
     expect(Math.abs(came.frizz!.value - index)).toBeLessThan(0.25);
     expect(Math.abs(came.widthCm.value - 6.67)).toBeLessThan(0.07);
@@ -140,7 +131,7 @@ describe('check values of measuring on pictures', () => {
 
   it('half a circle of 50 mm in seven points', () => {
     const taps = halfCircle(50, 7).map((point) => toPx(evenScale(4, [300, 100]), point));
-    expect(Math.abs(okOf(lengthAlong(even(4, [300, 100]), taps)).value - 156.6)).toBeLessThan(0.02);
+    expect(Math.abs(okOf(lengthAlong(evenReference(4, [300, 100]), taps)).value - 156.6)).toBeLessThan(0.02);
   });
 
   it('a ruler: error by how far its marks lie apart', () => {

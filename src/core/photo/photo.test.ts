@@ -5,6 +5,7 @@ import {
   bankCardScene,
   haloScene,
   mulberry32,
+  okOf,
   ownCardScene,
   patternScene,
   rendered,
@@ -20,10 +21,6 @@ import { BAR_MM, byBankCard, byOwnCard, byRuler, isAslant, scaleSigma, type Refe
 import { sameView, whiteGains } from './same-view';
 import { silhouetteOf } from './silhouette';
 
-const okOf = <T>(came: { ok: true; value: T } | { ok: false; refusal: string }): T => {
-  if (!came.ok) throw new Error(`refused: ${came.refusal}`);
-  return came.value;
-};
 const refusalOf = (came: { ok: boolean; refusal?: string }) => (came.ok ? 'measured' : came.refusal);
 
 /** The plane of a card as a camera sees it that is turned about its upright and its level axis. */

@@ -1,6 +1,8 @@
 'use client';
 import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/schools/schools';
 import Link from 'next/link';
+import { WANT_LABEL } from '@/core/coefficients/wants';
+import { listed } from '@/core/words/words';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
 import { ZONE_LABEL } from '@/core/hair/zone';
@@ -115,6 +117,11 @@ export function HeadPage(loaded: Loaded) {
               {measured.conditions?.map((condition) => (
                 <span key={condition}>{CONDITION_LABEL[condition]}</span>
               ))}
+            </p>
+          )}
+          {head.likes.length > 0 && (
+            <p className={styles.line}>
+              Likes it <b>{listed(head.likes.map((want) => WANT_LABEL[want]))}</b>.
             </p>
           )}
           {head.notes && <p className={styles.notes}>{head.notes}</p>}

@@ -14,6 +14,7 @@ import { formatIndex, formatLocalDay } from '@/ui/format';
 import { useAction } from '@/ui/hooks/use-action';
 import { readHomeDiary, takeHomeDiaryIn } from './actions';
 import { CodeReader, codeInPicture } from './read-codes';
+import { useCamera } from './use-camera';
 import styles from './bring-back.module.css';
 
 type Read = Extract<Awaited<ReturnType<typeof readHomeDiary>>, { ok: true }>['value'];
@@ -182,43 +183,27 @@ export function BringBackDialog({
 
 /** What the camera sees, looked through for a code a few times a second. */
 function CodeCamera({ onCode }: { readonly onCode: (code: string | null) => boolean }) {
-  const video = useRef<HTMLVideoElement>(null);
+  const { video, isReady, problem } = useCamera('choose a picture');
   const hear = useRef(onCode);
-  const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     hear.current = onCode;
   }, [onCode]);
   useEffect(() => {
-    let stream: MediaStream | null = null;
+    const seen = video.current;
+    if (!isReady || !seen) return;
     let timer: ReturnType<typeof setTimeout> | null = null;
     let isGone = false;
     const look = async () => {
-      const seen = video.current;
-      if (isGone || !seen) return;
-      const code = seen.videoWidth > 0 ? await codeInPicture(seen, seen.videoWidth, seen.videoHeight) : null;
-      if (code !== null && hear.current(code)) return;
-      if (!isGone) timer = setTimeout(() => void look(), LOOK_EVERY_MS);
+      const code = await codeInPicture(seen, seen.videoWidth, seen.videoHeight);
+      if (isGone || (code !== null && hear.current(code))) return;
+      timer = setTimeout(() => void look(), LOOK_EVERY_MS);
     };
-    const open = async () => {
-      try {
-        stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
-        if (isGone) stream.getTracks().forEach((track) => track.stop());
-        else if (video.current) {
-          video.current.srcObject = stream;
-          await video.current.play();
-          void look();
-        }
-      } catch {
-        setProblem('The camera cannot be used here. Allow it in the browser, or choose a picture instead.');
-      }
-    };
-    void open();
+    void look();
     return () => {
       isGone = true;
       if (timer) clearTimeout(timer);
-      stream?.getTracks().forEach((track) => track.stop());
     };
-  }, []);
+  }, [isReady, video]);
   return (
     <div className={styles.camera}>
       <video ref={video} muted playsInline aria-label="What the camera sees" />

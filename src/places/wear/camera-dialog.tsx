@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useEffect, useRef, useState } from 'react';
+import { useCamera } from './use-camera';
 import styles from './photos.module.css';
 
 const QUALITY = 0.92;
@@ -21,33 +21,7 @@ export function CameraDialog({
   readonly onTake: (picture: Blob) => void;
   readonly onClose: () => void;
 }) {
-  const video = useRef<HTMLVideoElement>(null);
-  const [isReady, setReady] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => {
-    let stream: MediaStream | null = null;
-    let isGone = false;
-    const open = async () => {
-      try {
-        stream = await navigator.mediaDevices.getUserMedia({
-          video: { facingMode: 'environment', width: { ideal: 1920 }, height: { ideal: 1440 } },
-        });
-        if (isGone) stream.getTracks().forEach((track) => track.stop());
-        else if (video.current) {
-          video.current.srcObject = stream;
-          await video.current.play();
-          setReady(true);
-        }
-      } catch {
-        setProblem('The camera cannot be used here. Allow it in the browser, or choose a file instead.');
-      }
-    };
-    void open();
-    return () => {
-      isGone = true;
-      stream?.getTracks().forEach((track) => track.stop());
-    };
-  }, []);
+  const { video, isReady, problem } = useCamera('choose a file');
   const take = () => {
     const seen = video.current;
     if (!seen) return;

@@ -79,6 +79,7 @@ export function WearDesk({
     );
   }
   const isOver = set.outcome !== null;
+  const fromElsewhere = set.wearDays.find((one) => one.day === day && one.source !== 'studio');
   const halves = halvesOf(set.brief.parting?.trial === true);
   const rated = wholeDays(days.map((one) => ({ ...one, ratings: one.entry.ratings })));
   const Card = halves.length > 1 ? HalvesCard : DayCard;
@@ -101,6 +102,14 @@ export function WearDesk({
         lastDay={lastDay}
         onChoose={setDate}
       />
+      {fromElsewhere && (
+        <p className={styles.hint}>
+          {fromElsewhere.ratedBy ? `Rated by ${fromElsewhere.ratedBy}` : 'Rated'}
+          {fromElsewhere.source === 'take-home'
+            ? ' at home, in the diary that went along.'
+            : ', from a table.'}
+        </p>
+      )}
       {(isOver || isEnding || set.halfOutcomes.length > 0) && (
         <Part title={isOver ? 'Over' : isEnding ? 'It is given up' : 'Given up so far'}>
           {isEnding ? (

@@ -170,7 +170,7 @@ const READS: Record<string, () => Promise<unknown>> = {
   importedOf: () => Promise.resolve(imports.importedOf(database.db, otherId, theirs.importId)),
   driedWith: async () => Object.keys(await setLists.driedWith(database.db, otherId, theirs.headId)),
   careOf: () => care.careOf(database.db, otherId, theirs.headId),
-  careSets: () => care.careSets(database.db, otherId, theirs.headId),
+  careSets: () => care.careSets(database.db, otherId, 0, theirs.headId),
   careHeads: () => Promise.resolve(care.careHeads(database.db, otherId, theirs.headId)),
   lengthsOf: () => Promise.resolve(care.lengthsOf(database.db, otherId, theirs.headId)),
   conditionsOf: async () => [...(await care.conditionsOf(database.db, otherId, theirs.headId))],

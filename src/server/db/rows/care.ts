@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNull, sql } from 'drizzle-orm';
 import { CARE_KIND_IDS, type CareKindId } from '@/core/care/due';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
@@ -84,8 +84,13 @@ export interface CareSet {
   readonly flakesAtMs: number | null;
 }
 
-/** The newest sets of a head, or of every head, that were not begun by mistake; newest first. */
-export async function careSets(reader: Reader, studioId: string, headId?: string): Promise<CareSet[]> {
+/** The sets of a head, or of every head, since a moment, that were not begun by mistake; newest first. */
+export async function careSets(
+  reader: Reader,
+  studioId: string,
+  sinceMs: number,
+  headId?: string,
+): Promise<CareSet[]> {
   const rows = await reader
     .select({
       headId: sets.headId,
@@ -105,14 +110,17 @@ export async function careSets(reader: Reader, studioId: string, headId?: string
         and e.studio_id = ${sets.studioId} and e.kind = 'fault' and e.note = 'flakes')`,
     })
     .from(sets)
-    .where(and(eq(sets.studioId, studioId), standing, headId ? eq(sets.headId, headId) : undefined))
-    .orderBy(desc(sets.startedAtMs))
-    .limit(MOST_SETS);
+    .where(
+      and(
+        eq(sets.studioId, studioId),
+        standing,
+        gte(sets.startedAtMs, sinceMs),
+        headId ? eq(sets.headId, headId) : undefined,
+      ),
+    )
+    .orderBy(desc(sets.startedAtMs));
   return rows.map(({ ends, prep, ...row }) => ({ ...row, prep: stepsOf(prep), isEndsNoted: ends === 1 }));
 }
-
-/** Sets that care looks back on, over all heads. */
-const MOST_SETS = 5000;
 
 function stepsOf(text: string | null): string[] | null {
   try {
