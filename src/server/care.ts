@@ -1,7 +1,6 @@
 import { careDue, cutsOf, type CareDone, type CareDue, type CareFacts } from '@/core/care/due';
 import { growthOf, type Cut, type Growth, type LengthOnDay } from '@/core/care/growth';
 import { ZONES, type Zone } from '@/core/hair/zone';
-import { localTimeOf } from '@/core/schedule/local-time';
 import { DAY_MS } from '@/core/units/time';
 import type { Reader } from './db/client';
 import {
@@ -39,6 +38,12 @@ export interface HeadCare {
 /** Days since the first of 1970 of a calendar date, and back. */
 const dayOfDate = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
 const dateOfDay = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
+
+/** Days of moments on the calendar of a zone; one formatter for all of them, for there are thousands. */
+function dayCounter(timeZone: string): (ms: number) => number {
+  const date = new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone });
+  return (ms) => dayOfDate(date.format(ms));
+}
 
 /** Care looks back so far: what was washed and set before tells nothing of what is due. */
 const LOOKED_BACK_MS = 400 * DAY_MS;
@@ -85,7 +90,7 @@ export async function careOfHeads(
   nowMs: number,
   headId?: string,
 ): Promise<HeadCare[]> {
-  const dayOf = (ms: number) => dayOfDate(localTimeOf(ms, timeZone).slice(0, 10));
+  const dayOf = dayCounter(timeZone);
   const today = dayOf(nowMs);
   const heads = await careHeads(reader, studioId, headId);
   const log = groupBy(await careOf(reader, studioId, headId));
@@ -137,7 +142,7 @@ export async function growthOfHead(
   readonly zones: readonly ZoneGrowth[];
   readonly cuts: readonly { date: string; mm: number | null }[];
 }> {
-  const dayOf = (ms: number) => dayOfDate(localTimeOf(ms, timeZone).slice(0, 10));
+  const dayOf = dayCounter(timeZone);
   const entries = await careOf(reader, studioId, headId);
   const cuts: Cut[] = cutsOf(doneOf(entries));
   const zones = zonesByDay(await lengthsOf(reader, studioId, headId), dayOf);

@@ -135,7 +135,7 @@ function chips<K extends string>(
       ),
     );
   draw();
-  return h('div', {}, h('h3', {}, title), group);
+  return h('div', {}, h('h2', { class: 'asked' }, title), group);
 }
 
 /** The days so far, the one that is shown marked, those with an entry filled. */

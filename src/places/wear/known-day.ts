@@ -1,5 +1,6 @@
 import { EMPTY_DAY, saysSomething, type DayEntry } from '@/core/diary/day-entry';
 import type { Half } from '@/core/hair/half';
+import { saidOfDay, type SaidOfDay } from '@/core/diary/said-of-day';
 import type { Measured } from '@/core/run/measured';
 import type { KeptEntry } from './use-days';
 
@@ -10,6 +11,17 @@ export interface KeptDay extends KeptEntry {
 
 /** The halves that are rated of a set. */
 export const halvesOf = (isTrial: boolean): readonly Half[] => (isTrial ? ['left', 'right'] : ['whole']);
+
+/**
+ * What was said of a day, half by half. Where names are kept from who rates, both halves are told what was said of the
+ * head: anything else would tell which product is where.
+ */
+export const saidOfHalves = (
+  forecast: Parameters<typeof saidOfDay>[0],
+  day: number,
+  halves: readonly Half[],
+  isHidden: boolean,
+): SaidOfDay[] => halves.map((half) => saidOfDay(forecast, day, isHidden ? 'whole' : half));
 
 /** Days as the database has them, for this tab. */
 export const keptDays = (

@@ -1,8 +1,7 @@
 import 'server-only';
 import { clockOf } from '@/core/formats/read-display';
 import { standingForecast } from '@/core/plan/as-taken-down';
-import { saidOfDay } from '@/core/diary/said-of-day';
-import { halvesOf } from './known-day';
+import { halvesOf, saidOfHalves } from './known-day';
 import { query } from '@/server/action';
 import type { Reader } from '@/server/db/client';
 import { findSet } from '@/server/db/rows/sets';
@@ -32,7 +31,7 @@ export async function tonightOf(reader: Reader, studioId: string, setId: string,
     halves,
     days: set.wearDays.filter((one) => one.day === day || one.day === day - 1),
     measured: day === 0 ? set.run.measured : null,
-    said: halves.map((half) => saidOfDay(standing, day, half)),
+    said: saidOfHalves(standing, day, halves, set.brief.parting?.namesHidden === true),
     skin: set.skinTone,
     hair: set.hairTone,
   };

@@ -22,7 +22,7 @@ import { GivenUp } from '../sets/given-up';
 import type { loadSetView } from '../sets/queries';
 import { DayCard, HalvesCard } from './day-card';
 import { GiveUp } from './give-up';
-import { halvesOf, keptDays, openedDay, type KeptDay } from './known-day';
+import { halvesOf, keptDays, openedDay, saidOfHalves, type KeptDay } from './known-day';
 import { PhotoStory } from './photo-story';
 import type { KeptEntry } from './use-days';
 import { TakeHome } from './take-home';
@@ -140,7 +140,7 @@ export function WearDesk({
         date={date}
         day={day}
         {...openedDay(days, day, halves, set.run.measured)}
-        said={halves.map((half) => saidOfDay(standing, day, half))}
+        said={saidOfHalves(standing, day, halves, !isOver && set.brief.parting?.namesHidden === true)}
         rest={{
           drawn,
           partPath,

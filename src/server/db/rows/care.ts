@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { CARE_KIND_IDS, type CareKindId } from '@/core/care/due';
 import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
@@ -84,7 +84,10 @@ export interface CareSet {
   readonly flakesAtMs: number | null;
 }
 
-/** The sets of a head, or of every head, since a moment, that were not begun by mistake; newest first. */
+/** Sets of a head that care looks at: the rhythm of washing is that of the last few. */
+const MOST_A_HEAD = 7;
+
+/** The newest sets of a head, or of every head, since a moment, that were not begun by mistake; newest first. */
 export async function careSets(
   reader: Reader,
   studioId: string,
@@ -114,7 +117,9 @@ export async function careSets(
       and(
         eq(sets.studioId, studioId),
         standing,
-        gte(sets.startedAtMs, sinceMs),
+        // Older ones tell nothing more, and each takes a look into its brief and its log.
+        sql`${sets.id} in (select id from (select s.id, row_number() over (partition by s.head_id order by s.started_at_ms desc) as place
+          from sets s where s.studio_id = ${studioId} and s.cancelled_at_ms is null and s.started_at_ms >= ${sinceMs}) where place <= ${MOST_A_HEAD})`,
         headId ? eq(sets.headId, headId) : undefined,
       ),
     )
