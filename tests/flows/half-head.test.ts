@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { openPage, PHONE } from '../support/browser';
-import { press, see, touch } from '../support/hands';
+import { letHoursPass } from '../support/clock';
+import { arrive, forecastSettles, openStep, press, see, touch } from '../support/hands';
 import { SCALES, sliders, touchScale } from '../support/scales';
 import { setScene } from '../support/scene';
 
@@ -60,6 +61,19 @@ describe('a half-head trial', () => {
       [{ frizz: [Number(left)] }, 'scarf'],
       [{ frizz: [Number(right)] }, 'scarf'],
     ]);
+    // The rest of the week: as yesterday in both halves, but for what changed on one of them.
+    for (let day = 3; day <= 6; day++) {
+      await letHoursPass(scene.database, setId, 24);
+      await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
+      await press(page, 'Same as yesterday');
+      await touchScale(page, 'Frizz, right', 9);
+      await press(page, 'All the rest as yesterday');
+      await see(page, '✓ kept');
+      await soon(async () => (await kept(day)).map((row) => [row.half, row.frizz, row.definition])).toEqual([
+        ['left', 8, 8],
+        ['right', 9, 5],
+      ]);
+    }
     const giveUpHalf = async (half: string, day: number, reason: string) => {
       await page.goto(`${scene.origin}/wear/${setId}`, { waitUntil: 'networkidle2' });
       await press(page, 'It is given up');
@@ -89,6 +103,62 @@ describe('a half-head trial', () => {
     await press(page, 'Not given up after all');
     await see(page, 'Taken back: it is worn on.');
     expect((await client.execute("select * from outcomes where half <> 'whole'")).rows).toHaveLength(0);
+    await page.close();
+  });
+
+  it('products go on one half each, from the plan to the set’s page, which keeps their names while it is rated', async () => {
+    const { client } = scene.database;
+    const { rows } = await client.execute("select id from plans where status = 'chosen'");
+    const planId = String(rows[0]!.id);
+    const { page, problems } = await openPage(scene.browser);
+    await page.goto(`${scene.origin}/plan/${planId}`, { waitUntil: 'networkidle2' });
+    await forecastSettles(page);
+    await openStep(page, 'Sections');
+    await press(page, 'Half-head trial: compare the left with the right', 'switch');
+    await press(
+      page,
+      'Whoever rates does not read which product is where, until both halves are over',
+      'switch',
+    );
+    await openStep(page, 'Layers, in order');
+    await page.waitForSelector('section[aria-labelledby="which-half"]');
+    const half = async (layer: number, side: string) => {
+      const pills = await page.$$(
+        `section[aria-labelledby="which-half"] fieldset:nth-of-type(${layer}) button`,
+      );
+      for (const pill of pills)
+        if ((await pill.evaluate((own) => own.textContent)) === side)
+          await pill.evaluate((own) => own.click());
+    };
+    await half(2, 'left');
+    await half(3, 'right');
+    await see(page, 'Half by half');
+    const planned = async () => {
+      const read = await client.execute({ sql: 'select brief from plans where id = ?', args: [planId] });
+      const { set, parting } = JSON.parse(String(read.rows[0]!.brief)) as {
+        set: { layers: { half?: string }[] };
+        parting: { namesHidden?: boolean };
+      };
+      return [set.layers.map((layer) => layer.half ?? 'both'), parting.namesHidden];
+    };
+    await soon(planned).toEqual([['both', 'left', 'right'], true]);
+    await forecastSettles(page);
+    await press(page, 'Take to the chair');
+    await arrive(page, /^\/chair\/./);
+    await see(page, 'Dewline leave-in');
+    const begun = await page.evaluate(() => location.pathname.split('/').at(-1)!);
+    // At the chair hands must know: the section in hand shows what goes on its own half.
+    const shown = await page.$eval(
+      '[aria-label="What goes on it"]',
+      (list) => (list as HTMLElement).innerText,
+    );
+    expect(shown.includes('Oat & marrow cream') !== shown.includes('Stillpond gel')).toBe(true);
+    await page.goto(`${scene.origin}/sets/${begun}`, { waitUntil: 'networkidle2' });
+    await see(page, 'Which product is on which half is told once both halves are over.');
+    const text = await page.evaluate(() => document.querySelector('main')!.innerText);
+    expect(text).not.toContain('Stillpond gel');
+    expect(text).toContain('Product A');
+    expect(problems).toEqual([]);
     await page.close();
   });
 });
