@@ -104,6 +104,7 @@ export async function careOfHeads(
       ...(flakesAtMs !== null ? [dayOf(flakesAtMs)] : []),
     ]);
     const told = conditions.get(id) ?? [];
+    const outgrownAtMs = own.find((set) => set.outgrownAtMs !== null)?.outgrownAtMs ?? undefined;
     const facts: CareFacts = {
       today,
       done: doneOf(log.get(id) ?? []),
@@ -115,6 +116,7 @@ export async function careOfHeads(
       isDeepEveryTime: told.includes('bleached') || schools.conditioning === 'always',
       lengths: [...zonesByDay(lengths.get(id) ?? [], dayOf).values()],
       trimWeeks,
+      rodsOutgrownOn: outgrownAtMs === undefined ? null : dayOf(outgrownAtMs),
     };
     const due = careDue(facts).map((one): DatedCare => ({
       ...one,

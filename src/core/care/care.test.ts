@@ -121,6 +121,7 @@ describe('what is due', () => {
     isDeepEveryTime: false,
     lengths: [],
     trimWeeks: 12,
+    rodsOutgrownOn: null,
     ...over,
   });
   const of_ = (over: Partial<CareFacts>, kind: string) =>
@@ -149,6 +150,11 @@ describe('what is due', () => {
     const slow = of([0, 40, 80, 95], [200, 204, 208, 209]);
     expect(of_({ lengths: [slow] }, 'trim')!.why).toMatch(/less length/);
     expect(of_({ lengths: [slow.slice(0, 3)] }, 'trim')).toBeUndefined();
+  });
+
+  it('rods that will be too small are told with their day', () => {
+    expect(of_({}, 'rods')).toBeUndefined();
+    expect(of_({ rodsOutgrownOn: 160 }, 'rods')).toMatchObject({ day: 160 });
   });
 
   it('comes in the order it is due', () => {

@@ -39,6 +39,8 @@ export interface CareFacts {
   /** Stretched lengths by zone. */
   readonly lengths: readonly (readonly LengthOnDay[])[];
   readonly trimWeeks: number;
+  /** When the rods of the last set on rods will be too small. */
+  readonly rodsOutgrownOn: number | null;
 }
 
 /** What can be due, as it is asked for. */
@@ -47,6 +49,7 @@ export const DUE_WORDS = {
   'deep-condition': 'deep condition',
   trim: 'trim',
   measure: 'measure again',
+  rods: 'larger rods',
 } as const;
 
 /** Something that is due. */
@@ -136,5 +139,11 @@ export function careDue(facts: CareFacts): CareDue[] {
           },
         ]),
   ];
+  if (facts.rodsOutgrownOn !== null)
+    due.push({
+      kind: 'rods',
+      day: facts.rodsOutgrownOn,
+      why: 'it will lie in two layers on those of the last set',
+    });
   return due.sort((a, b) => (a.day ?? -Infinity) - (b.day ?? -Infinity));
 }

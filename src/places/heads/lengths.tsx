@@ -2,6 +2,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Clock } from '@/core/formats/display';
+import { outgrownAtMs } from '@/core/care/rods';
 import { ZONE_LABEL, ZONES, type Zone } from '@/core/hair/zone';
 import { listed, sentence } from '@/core/words/words';
 import { formatDiameter, formatLocalDay } from '@/ui/format';
@@ -50,7 +51,7 @@ export function Lengths({ growth, rods, clock }: Pick<Loaded, 'growth' | 'rods' 
   const [zones, setZones] = useState<readonly Zone[]>(['crown', 'nape']);
   const shown = growth.zones.filter(({ zone }) => zones.includes(zone));
   const times = Math.max(0, ...growth.zones.map(({ points }) => points.length));
-  const outgrownMs = rods && rods.setAtMs + rods.months * A_MONTH_DAYS * 86_400_000;
+  const outgrownMs = rods && outgrownAtMs(rods.setAtMs, rods.months);
   return (
     <>
       {times > 1 ? (
@@ -77,7 +78,7 @@ export function Lengths({ growth, rods, clock }: Pick<Loaded, 'growth' | 'rods' 
       ) : (
         <p className={styles.line}>Measured once. A second time, a month on, begins the line.</p>
       )}
-      {outgrownMs !== null && rods && rods.months < 24 && (
+      {outgrownMs !== null && rods && (
         <p className={styles.line}>
           The {rods.mm} mm rods are outgrown about{' '}
           <b>

@@ -20,7 +20,7 @@ export function TakeHome({ setId, clock }: { readonly setId: string; readonly cl
   return (
     <>
       <p className={styles.hint}>
-        One file for her phone: the same scales, tonight’s care and when to wash. It works without a
+        One file for the client’s phone: the same scales, tonight’s care and when to wash. It works without a
         connection and keeps what is entered; back comes its code, or its text.
       </p>
       <div className={styles.home}>

@@ -74,6 +74,7 @@ export interface CareSet {
   readonly startedAtMs: number;
   readonly takenDownAtMs: number | null;
   readonly endedAtMs: number | null;
+  readonly outgrownAtMs: number | null;
   /** Steps before it; null for the usual ones, a wash among them. */
   readonly prep: readonly string[] | null;
   /** Whether ends were noted open, bent or broken at its takedown. */
@@ -100,6 +101,7 @@ export async function careSets(
       startedAtMs: sets.startedAtMs,
       takenDownAtMs: sets.takenDownAtMs,
       endedAtMs: sets.endedAtMs,
+      outgrownAtMs: sets.outgrownAtMs,
       prep: sql<
         string | null
       >`case when json_valid(${sets.brief}) then json_extract(${sets.brief}, '$.prep') end`,

@@ -1,3 +1,4 @@
+import { outgrownAtMs } from '@/core/care/rods';
 import { and, eq, gt } from 'drizzle-orm';
 import type { RateBelief } from '@/core/drying/rate-belief';
 import type { BriefInput } from '@/core/formats/brief';
@@ -36,7 +37,14 @@ export async function startSet(
 ): Promise<string> {
   const id = newId(startedAtMs);
   const { sections, ...row } = set;
-  await tx.insert(sets).values({ id, studioId, ...row, startedAtMs });
+  const { tool } = set.forecast;
+  await tx.insert(sets).values({
+    id,
+    studioId,
+    ...row,
+    startedAtMs,
+    outgrownAtMs: tool ? outgrownAtMs(startedAtMs, tool.monthsUntilOutgrown) : null,
+  });
   // 8 columns a row: 600 sections stay well below SQLite's parameter limit.
   await tx.insert(setSections).values(sections.map((section) => ({ ...section, setId: id, studioId })));
   return id;

@@ -37,6 +37,8 @@ export const sets = sqliteTable(
     dryingBelief: json<RateBelief>('drying_belief'),
     /** What comes of it as it was taken down: by how damp it was then. Null while it is in, or where nobody saw it. */
     asTakenDown: json<TakenDown>('as_taken_down'),
+    /** When its rods will be too small, as was forecast; null without rods, and in sets of before that was kept. */
+    outgrownAtMs: timeMs('outgrown_at_ms'),
     /** Price of the products planned for it, as prices were then, minor units; null where none was known. */
     costMinor: integer('cost_minor'),
     /** Shelf product of each layer, in order; null where only the role was decided. */

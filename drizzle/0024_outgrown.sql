@@ -1,0 +1,1 @@
+ALTER TABLE `sets` ADD `outgrown_at_ms` integer;
