@@ -94,9 +94,6 @@ function trimDue(facts: CareFacts): CareDue | null {
     : { kind: 'trim', day: last + 7 * trimWeeks, why: `${trimWeeks} weeks after the last` };
 }
 
-/** A head is measured again after so long: hair grew a centimetre. */
-const MEASURE_AFTER_DAYS = 35;
-
 /**
  * All care that is due, or will be, the soonest first.
  *
@@ -134,7 +131,7 @@ export function careDue(facts: CareFacts): CareDue[] {
       : [
           {
             kind: 'measure' as const,
-            day: measuredOn + MEASURE_AFTER_DAYS,
+            day: measuredOn + care.value.measureAfterDays,
             why: 'it grows about a centimetre in that time',
           },
         ]),

@@ -30,5 +30,6 @@ export const care = coefficients({
     'A',
     'off the line from which a measurement is asked about',
   ],
+  measureAfterDays: [35, 'days', 28, 60, 'A', 'until a head is measured again: it grows about a centimetre'],
   trimWeeks: [12, 'weeks', 8, 26, 'C', 'from trim to trim where the stylist says nothing'],
 });

@@ -8,6 +8,8 @@ import {
   sorption,
   zoneExposure,
 } from '../coefficients/drying';
+import { care } from '../coefficients/care';
+import { photo } from '../coefficients/photo';
 import type { Coefficient } from '../coefficients/coefficient';
 import { goodDay } from '../coefficients/good-day';
 import { hair } from '../coefficients/hair';
@@ -40,6 +42,8 @@ export const PARAMETER_TABLES = {
   pace: { title: 'Live pace', records: pace.records },
   'good-day': { title: 'A day that is still good', records: goodDay.records },
   thresholds: { title: 'From where on something is said', records: thresholds.records },
+  care: { title: 'Care between sets, and growth', records: care.records },
+  photo: { title: 'Measuring on a picture', records: photo.records },
 } as const satisfies Record<string, ParameterTable>;
 
 export type ParameterTableId = keyof typeof PARAMETER_TABLES;

@@ -1,3 +1,4 @@
+import { photo } from '../coefficients/photo';
 import { quantiles } from '../stats/quantile';
 import { inverse, pxPerMmAt, toPx } from './homography';
 import { blurred, planeOf, sample, type Plane, type Point } from './picture';
@@ -23,8 +24,6 @@ const LEAST_PX_PER_MM = 2;
 const LEAST_DRAG_MM = 8;
 const LEAST_TURNS = 1.8;
 const LEAST_PEAK = 0.2;
-/** Spread of pitch and width against what was generated. @source photo §10 */
-const SIGMA = { pitch: 0.017, diameter: 0.1, byHand: 0.2 } as const;
 
 /** A strip along a curl, its columns along the axis and its rows across. */
 interface Strip {
@@ -262,11 +261,11 @@ export function curlAlong(
   return measured({
     pitchMm: {
       value: pitch,
-      sigma: Math.hypot(pitch * ofScale, pitch * SIGMA.pitch, repeat.off * stepMm),
+      sigma: Math.hypot(pitch * ofScale, pitch * photo.value.pitchSigma, repeat.off * stepMm),
     },
     diameterMm: {
       value: diameter,
-      sigma: diameter * Math.hypot(ofScale, width ? SIGMA.diameter : SIGMA.byHand),
+      sigma: diameter * Math.hypot(ofScale, width ? photo.value.diameterSigma : photo.value.byHandSigma),
     },
     rodLikeMm: width ? Math.max(0, diameter - width.clump * stepMm) : null,
     turns,

@@ -1,3 +1,4 @@
+import { photo } from '../coefficients/photo';
 import { clamp } from '../units/clamp';
 import { toPx } from './homography';
 import { blurred, planeOf, sample, type Plane, type Point } from './picture';
@@ -11,8 +12,6 @@ const LEAST_PX_PER_MM = 2.5;
 const LEAST_SIDE_MM = 20;
 /** Mean linear luminance outside which a picture tells nothing. @source photo §8 */
 const LIGHT = { dark: 0.004, bright: 0.85 } as const;
-/** What one reading strays by within a head. @source photo §10, definition: spread of the six steps */
-const SIGMA = 1.2;
 
 /** A rectangle of the reference's plane, mm. */
 export interface RegionMm {
@@ -102,5 +101,8 @@ export function definitionIn(plane: Plane, { h }: Pick<Reference, 'h'>, region: 
     0.23 * Math.log(fine.energy / middle.energy) -
     0.16 * Math.log(middle.energy / rough.energy) +
     0.53 * Math.log(middle.energy);
-  return measured({ value: 10 * clamp(Number.isFinite(s) ? s : 0, 0, 1), sigma: SIGMA });
+  return measured({
+    value: 10 * clamp(Number.isFinite(s) ? s : 0, 0, 1),
+    sigma: photo.value.definitionSigma,
+  });
 }

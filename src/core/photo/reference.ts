@@ -1,3 +1,4 @@
+import { photo as calibrated } from '../coefficients/photo';
 import { seededRng } from '../random/rng';
 import {
   evenScale,
@@ -33,12 +34,6 @@ export interface Reference {
 const ID_1 = { width: 85.6, height: 53.98, radius: 3.18 } as const;
 /** How far beyond its corner an edge is trusted to be straight, mm. */
 const BEYOND_CORNER_MM = 2;
-/** What such cards differ by. */
-const ID_1_TOLERANCE = 0.0015;
-/** Lens and paper: no picture is better than this. @source photo §10 */
-const LEAST_SIGMA = 0.01;
-/** Hair lies so far before or behind the card, mm, and the share of the distance to it goes into every length. */
-const DEPTH_MM = 10;
 const LEAST_CARD_PX = 120;
 const MOST_RMS_PX = 0.8;
 const CORNER_MOVED = 0.096;
@@ -120,7 +115,7 @@ export function byBankCard(
       kind: 'bank-card',
       h: refined.h,
       covariance: refined.covariance,
-      relativeSigma: ID_1_TOLERANCE,
+      relativeSigma: calibrated.value.cardTolerance,
       isMirrored: false,
       corners,
     },
@@ -140,8 +135,6 @@ function cornersMoved(h: Homography, corners: readonly Point[], tapped: readonly
 
 /** Two taps on a ruler nearer than this tell too little, px. */
 export const LEAST_RULER_PX = 300;
-/** A tap is so far off, px. */
-const TAP_PX = 1.5;
 
 /**
  * The scale by two marks of a ruler. It says nothing of tilt: off its direction lengths are too short by 1 − cos of it.
@@ -155,7 +148,7 @@ export function byRuler([a, b]: readonly [Point, Point], lengthMm: number): Meas
     kind: 'ruler',
     h: evenScale(px / lengthMm, [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]),
     covariance: null,
-    relativeSigma: (Math.SQRT2 * TAP_PX) / px,
+    relativeSigma: (Math.SQRT2 * calibrated.value.tapPx) / px,
     pose: null,
     isMirrored: false,
     corners: null,
@@ -207,6 +200,7 @@ export function byOwnCard(picture: Picture, barMm: number, focal35Mm: number | n
  * @source photo "Depth": Δ/Z for hair within 10 mm of it
  */
 export function scaleSigma({ relativeSigma, pose }: Reference): number {
-  const depth = pose ? DEPTH_MM / Math.max(DEPTH_MM * 2, pose.distanceMm) : 0;
-  return Math.max(LEAST_SIGMA, Math.hypot(relativeSigma, depth));
+  const { depthMm, leastSigma } = calibrated.value;
+  const depth = pose ? depthMm / Math.max(depthMm * 2, pose.distanceMm) : 0;
+  return Math.max(leastSigma, Math.hypot(relativeSigma, depth));
 }

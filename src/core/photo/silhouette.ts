@@ -1,3 +1,4 @@
+import { photo } from '../coefficients/photo';
 import { inverse, Matrix } from 'ml-matrix';
 import { quantiles } from '../stats/quantile';
 import { clamp } from '../units/clamp';
@@ -40,8 +41,6 @@ const LIGHT = { dark: 0.004, bright: 0.85 } as const;
 /** Fly-away hair is looked for up to so far outside the body, mm. */
 const ZONE_MM = { from: 0.6, fromPx: 1.2, to: 30 } as const;
 const RING_MM = 1.5;
-/** What pictures of one head, alike but for the hair, strayed by. @source photo §10 */
-const SIGMA = { width: 0.011, area: 0.026, frizz: 0.8 } as const;
 
 const encoded = (linear: number) =>
   linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.max(0, linear) ** (1 / 2.4) - 0.055;
@@ -236,19 +235,24 @@ export function silhouetteOf(
   const sigma = scaleSigma(reference);
   const cm = (px: number): Figure => {
     const value = px / pxPerMm / 10;
-    return { value, sigma: value * Math.hypot(sigma, SIGMA.width) };
+    return { value, sigma: value * Math.hypot(sigma, photo.value.widthSigma) };
   };
   const areaCm2 = bodyArea / pxPerMm ** 2 / 100;
   return measured({
     widthCm: cm(right - left + 1),
     heightCm: cm(bottom - top + 1),
-    areaCm2: { value: areaCm2, sigma: areaCm2 * Math.hypot(2 * sigma, SIGMA.area) },
+    areaCm2: { value: areaCm2, sigma: areaCm2 * Math.hypot(2 * sigma, photo.value.areaSigma) },
     haloMm,
     share: haloMm2 / (haloMm2 + 100 * areaCm2),
     finePerCm: lineMm > 0 ? crossings(distance, found.values, 3 * pxPerMm) / (lineMm / 10) : 0,
     frizz:
       pxPerMm < LEAST_FRIZZ_PX_PER_MM
         ? null
-        : { value: 10 * clamp(Math.log(1 + haloMm / 0.05) / Math.log(41), 0, 1), sigma: SIGMA.frizz },
+        : {
+            value:
+              10 *
+              clamp(Math.log(1 + haloMm / photo.value.frizzHaloMm) / Math.log(photo.value.frizzSpan), 0, 1),
+            sigma: photo.value.frizzSigma,
+          },
   });
 }
