@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { chiSquareTail, lnGamma } from './gamma';
-import { logRank, medianDays, productLimit, type Lasted } from './survival';
+import fc from 'fast-check';
+import {
+  logRank,
+  medianDays,
+  medianInterval,
+  productLimit,
+  stratifiedLogRank,
+  type Lasted,
+} from './survival';
 
 const styles = (text: string): Lasted[] =>
   text.split(' ').map((own) => ({ days: Number.parseInt(own, 10), ended: !own.endsWith('+') }));
@@ -51,6 +59,45 @@ describe('days lasted against a published data set', () => {
       expect(test.df).toBe(1);
       expect(test.p / 4.169e-5).toBeCloseTo(1, 2);
     }
+  });
+
+  it('its median lies between 13 and not reached, and 4 and 11 (95 %); 16 and 5 to 11 (80 %)', () => {
+    expect(medianInterval(productLimit(TREATED))).toEqual([13, null]);
+    expect(medianInterval(productLimit(PLACEBO))).toEqual([4, 11]);
+    expect(medianInterval(productLimit(TREATED, 0.8))).toEqual([16, null]);
+    expect(medianInterval(productLimit(PLACEBO, 0.8))).toEqual([5, 11]);
+    const small = productLimit(styles('2 3 3+ 4 4 5+ 6 6+'), 0.8);
+    expect(small.find(({ days }) => days === 4)!.survival).toBeCloseTo(0.45, 9);
+    expect(small.find(({ days }) => days === 4)!.low).toBeCloseTo(0.209581, 6);
+    expect(small.find(({ days }) => days === 4)!.high).toBeCloseTo(0.664956, 6);
+    expect(medianInterval(small)).toEqual([3, 6]);
+  });
+
+  it('one stratum is the plain test, and a head with one group only says nothing', () => {
+    const own = stratifiedLogRank([{ a: TREATED, b: PLACEBO }])!;
+    expect(own.observed).toBe(9);
+    expect(own.expected).toBeCloseTo(19.2505, 4);
+    expect(own.variance).toBeCloseTo(6.25696, 5);
+    expect(own.chiSquare).toBeCloseTo(16.79294, 4);
+    const withMore = stratifiedLogRank([
+      { a: TREATED, b: PLACEBO },
+      { a: styles('1 2 3'), b: [] },
+    ])!;
+    expect(withMore.chiSquare).toBeCloseTo(own.chiSquare, 9);
+    expect(stratifiedLogRank([{ a: TREATED, b: [] }])).toBeNull();
+  });
+
+  it('the order of entry never matters, and groups may change places', () => {
+    const any = fc.record({ days: fc.integer({ min: 0, max: 9 }), ended: fc.boolean() });
+    fc.assert(
+      fc.property(fc.array(any, { maxLength: 12 }), fc.array(any, { maxLength: 12 }), (a, b) => {
+        const one = stratifiedLogRank([{ a, b }]);
+        const other = stratifiedLogRank([{ a: [...b].reverse(), b: [...a].reverse() }]);
+        if (one === null) expect(other).toBeNull();
+        else expect(other!.chiSquare).toBeCloseTo(one.chiSquare, 9);
+        expect(productLimit([...a].reverse())).toEqual(productLimit(a));
+      }),
+    );
   });
 
   it('three equal groups do not differ, and one group is nothing to compare', () => {

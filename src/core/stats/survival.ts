@@ -69,6 +69,25 @@ export function medianDays(steps: readonly SurvivalStep[]): number | null {
   return isJustHalf && next ? (step.days + next.days) / 2 : step.days;
 }
 
+/**
+ * Interval of the median: where the limits of the curve come down to a half.
+ *
+ * @param steps of a curve whose limits have the coverage that is wanted
+ * @returns null at an end that is not reached
+ * @source Brookmeyer & Crowley 1982, log–log limits
+ */
+export function medianInterval(
+  steps: readonly SurvivalStep[],
+): readonly [low: number | null, high: number | null] {
+  // A limit is not defined once nothing is left; the curve itself is below a half by then.
+  const isDown = (limit: number | null, { survival }: SurvivalStep) =>
+    limit === null ? survival === 0 : limit <= 0.5 + 1e-12;
+  return [
+    steps.find((step) => isDown(step.low, step))?.days ?? null,
+    steps.find((step) => isDown(step.high, step))?.days ?? null,
+  ];
+}
+
 /** Solves a small symmetric system by elimination with pivoting; null when it has no single answer. */
 function solve(matrix: readonly (readonly number[])[], right: readonly number[]): number[] | null {
   const rows = matrix.map((row, i) => [...row, right[i]!]);
@@ -120,4 +139,45 @@ export function logRank(
   if (!weights) return null;
   const chiSquare = weights.reduce((sum, weight, i) => sum + weight * difference[i]!, 0);
   return { chiSquare, df, p: chiSquareTail(chiSquare, df) };
+}
+
+/** Two groups in one stratum, such as what one head wore of either. */
+export interface Stratum {
+  readonly a: readonly Lasted[];
+  readonly b: readonly Lasted[];
+}
+
+/** What a comparison of two groups within strata says. */
+export interface Compared {
+  readonly chiSquare: number;
+  readonly p: number;
+  /** Ended in the first group, and as many as would have if both lasted alike. */
+  readonly observed: number;
+  readonly expected: number;
+  readonly variance: number;
+}
+
+/**
+ * Whether two groups last differently, each stratum compared with itself: what differs between strata does not count.
+ *
+ * @returns null where no stratum has both groups and an end
+ * @source stratified log-rank test, Mantel 1966
+ */
+export function stratifiedLogRank(strata: readonly Stratum[]): Compared | null {
+  let [observed, expected, variance] = [0, 0, 0];
+  for (const { a, b } of strata) {
+    const all = [...a, ...b];
+    for (const day of new Set(all.filter((style) => style.ended).map((style) => style.days))) {
+      const nA = a.filter((style) => style.days >= day).length;
+      const n = nA + b.filter((style) => style.days >= day).length;
+      const dA = a.filter((style) => style.ended && style.days === day).length;
+      const d = dA + b.filter((style) => style.ended && style.days === day).length;
+      observed += dA;
+      expected += (d * nA) / n;
+      if (n > 1) variance += (d * (nA / n) * ((n - nA) / n) * (n - d)) / (n - 1);
+    }
+  }
+  if (variance <= 0) return null;
+  const chiSquare = (observed - expected) ** 2 / variance;
+  return { chiSquare, p: chiSquareTail(chiSquare, 1), observed, expected, variance };
 }
