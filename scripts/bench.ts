@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { benchDiary } from './bench-diary';
+import { benchFindings } from './bench-findings';
 import { DESK, launchBrowser, openPage } from '../tests/support/browser';
 import { arrive, press } from '../tests/support/hands';
 import { aDatabase, freePort, serve, startServer } from '../tests/support/server';
@@ -462,6 +463,7 @@ await benchPages();
 await benchTaps();
 await benchDevices();
 await benchDiary();
+await benchFindings();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)
   .filter((file) => file.endsWith('.js'))

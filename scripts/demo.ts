@@ -3,7 +3,7 @@ import { migrateDatabase, openDatabase } from '@/server/db/client';
 import { countHeads } from '@/server/db/rows/heads';
 import { currentStudio } from '@/server/db/rows/studios';
 import { env } from '@/server/env';
-import { seedDemo } from './demo/seed';
+import { growDemo, seedDemo } from './demo/seed';
 
 /** Fills an empty database with the demo studio; `--fresh` first puts an existing file aside. */
 async function main() {
@@ -23,6 +23,7 @@ async function main() {
     console.log('The database already holds heads: it is kept as it is.');
   } else {
     await seedDemo(database, nowMs);
+    await growDemo(database, nowMs);
     console.log('Fernhollow Studio is ready.');
   }
   database.close();

@@ -11,13 +11,14 @@ const FOLDER = 'docs/screenshots';
 /** Takes one picture of each main view, from the demo studio. Needs a build. */
 async function main() {
   mkdirSync(FOLDER, { recursive: true });
-  const server = await startServer('demo');
+  const server = await startServer('whole-demo');
   const browser = await launchBrowser();
   const first = async (sql: string) => String((await server.database.client.execute(sql)).rows[0]?.id);
   const booked = await first("select id from plans where status = 'chosen'");
   const drying = await first('select id from sets where taken_down_at_ms is null');
   const worn = await first('select id from sets where taken_down_at_ms is not null and ended_at_ms is null');
   const wedding = await first("select id from sets where title like '%wedding%'");
+  const rushed = await first("select id from sets where title like '%taken down damp%'");
   const amara = await first("select id from heads where name = 'Amara'");
   const maren = await first("select id from heads where name = 'Maren'");
 
@@ -48,26 +49,11 @@ async function main() {
     await press(page, 'Find what fits');
     await see(page, 'was weighed');
   });
-  await take('plan-beside', `/plan/${booked}/beside`, {}, async (page) => {
-    await press(page, 'Copy');
-    await page.waitForSelector('th[aria-label^="B:"] a');
-    const href = await page.$eval('th[aria-label^="B:"] a', (link) => link.getAttribute('href'));
-    await page.goto(server.origin + href, { waitUntil: 'networkidle2' });
-    for (let i = 0; i < 6; i++) await press(page, 'One section more');
-    await settled(page);
-    await press(page, 'Compare');
-    await see(page, 'Against A');
-  });
   await take('first-draft', `/plan/first?head=${amara}&want=lasts,big`, {}, async (page) => {
     await see(page, 'Drying for this hair');
     await page.waitForFunction(() => document.querySelector('progress') === null);
   });
   await take('measure', `/heads/${amara}/measure?at=naturalCoilDiameterMm`);
-  await take('set-guide', '/plan/guide', {}, async (page) => {
-    await press(page, 'Work it out');
-    await page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 27);
-    await page.waitForFunction(() => document.querySelector('progress') === null);
-  });
   await take('plan-sheet', `/plan/${booked}`, {}, async (page) => {
     await settled(page);
     await press(page, 'Sheet');
@@ -83,6 +69,8 @@ async function main() {
   });
   await take('shelf', '/shelf');
   await take('studio', '/studio');
+  await take('findings', '/findings');
+  await take('next-time', `/sets/${rushed}/next`);
   await take('chair-drying', `/chair/${drying}`);
   await take('wear', `/wear/${worn}`);
   const home = join(mkdtempSync(join(tmpdir(), 'diary-')), 'diary.html');

@@ -146,7 +146,56 @@ export const HEADS = {
     },
   },
 } as const satisfies Record<string, DemoHead>;
-export type DemoHeadId = keyof typeof HEADS;
+
+/** Heads that came to the studio before anything of it was told by hand. */
+export const LATER_HEADS = {
+  bisi: {
+    card: {
+      name: 'Bisi',
+      description: 'dense coarse coils, to the shoulder blades',
+      notes: 'Thick at the crown: dries last there.',
+      allergies: '',
+      skinTone: 'espresso',
+      hairTone: 'black',
+      likes: ['lasts', 'long'],
+    },
+    measured: {
+      circumferenceCm: 58,
+      densityPerCm2: 220,
+      strandDiameterUm: 90,
+      naturalCoilDiameterMm: 6,
+      shrinkage: 0.62,
+      porosity: 'medium',
+      conditions: [],
+      stretchedLengthCm: zones(30, 36, 33, 37, 29),
+    },
+  },
+  ottilie: {
+    card: {
+      name: 'Ottilie',
+      description: 'transitioning: coils at the root, straight ends',
+      notes: 'Growing out a straightener; ends will not hold without a rod.',
+      allergies: '',
+      skinTone: 'amber',
+      hairTone: 'dark-brown',
+      likes: ['defined'],
+    },
+    measured: {
+      circumferenceCm: 55,
+      densityPerCm2: 160,
+      strandDiameterUm: 65,
+      naturalCoilDiameterMm: 8,
+      shrinkage: 0.5,
+      porosity: 'high',
+      conditions: ['transitioning', 'heat-damaged'],
+      stretchedLengthCm: zones(24, 28, 26, 29, 23),
+    },
+  },
+} as const satisfies Record<string, DemoHead>;
+export type DemoHeadId = keyof typeof HEADS | keyof typeof LATER_HEADS;
+
+/** A head by its name in the demo. */
+export const demoHead = (id: DemoHeadId): DemoHead => ({ ...HEADS, ...LATER_HEADS })[id];
 
 /** Products of the shelf; days count back from the start, price in minor units. */
 export const PRODUCTS = [

@@ -3,6 +3,7 @@ import type { Command } from './command';
 import { exportCommand, importCommand } from './archive-commands';
 import { backupCommand, restoreCommand } from './backup-commands';
 import { daysLastedCommand } from './days-lasted-command';
+import { findingsCommand } from './findings-command';
 import { forecastCommand } from './forecast-command';
 import { refuse, refuseAll } from './refuse';
 import { suggestCommand } from './suggest-command';
@@ -11,6 +12,7 @@ const commands: Readonly<Record<string, Command>> = {
   forecast: forecastCommand,
   suggest: suggestCommand,
   'days-lasted': daysLastedCommand,
+  findings: findingsCommand,
   backup: backupCommand,
   restore: restoreCommand,
   import: importCommand,
@@ -22,6 +24,7 @@ const HELP = `Keen Spiral on the command line.
   keen forecast BRIEF.json    print the plan of a brief
   keen suggest WISH.json      print what to do on a head, and why
   keen days-lasted ROWS.csv   how long styles last, by group
+  keen findings --json        what the studio’s own log says
   keen backup FILE            copy the whole database into a new file
   keen restore FILE           put such a copy back in its place
   keen export DIR             write the whole studio as JSON, sets and wear days as CSV

@@ -1,7 +1,9 @@
+import { grouped } from '@/core/grouped';
 import { careDue, cutsOf, type CareDone, type CareDue, type CareFacts } from '@/core/care/due';
 import { growthOf, type Cut, type Growth, type LengthOnDay } from '@/core/care/growth';
 import { ZONES, type Zone } from '@/core/hair/zone';
 import { DAY_MS } from '@/core/units/time';
+import { calendarDates } from './calendar-dates';
 import type { Reader } from './db/client';
 import {
   careHeads,
@@ -39,10 +41,10 @@ export interface HeadCare {
 const dayOfDate = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY_MS);
 const dateOfDay = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
 
-/** Days of moments on the calendar of a zone; one formatter for all of them, for there are thousands. */
+/** Days of moments on the calendar of a zone. */
 function dayCounter(timeZone: string): (ms: number) => number {
-  const date = new Intl.DateTimeFormat('sv-SE', { dateStyle: 'short', timeZone });
-  return (ms) => dayOfDate(date.format(ms));
+  const date = calendarDates(timeZone);
+  return (ms) => dayOfDate(date(ms));
 }
 
 /** Care looks back so far: what was washed and set before tells nothing of what is due. */
@@ -70,15 +72,8 @@ function zonesByDay(
   return zones;
 }
 
-const groupBy = <T extends { readonly headId: string }>(rows: readonly T[]): Map<string, T[]> => {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const own = groups.get(row.headId);
-    if (own) own.push(row);
-    else groups.set(row.headId, [row]);
-  }
-  return groups;
-};
+const byHead = <T extends { readonly headId: string }>(rows: readonly T[]): Map<string, T[]> =>
+  grouped(rows, ({ headId }) => headId);
 
 const doneOf = (entries: readonly CareEntry[]): CareDone[] =>
   entries.map(({ kind, date, cutMm }) => ({ kind, day: dayOfDate(date), cutMm }));
@@ -93,9 +88,9 @@ export async function careOfHeads(
   const dayOf = dayCounter(timeZone);
   const today = dayOf(nowMs);
   const heads = await careHeads(reader, studioId, headId);
-  const log = groupBy(await careOf(reader, studioId, headId));
-  const sets = groupBy(await careSets(reader, studioId, nowMs - LOOKED_BACK_MS, headId));
-  const lengths = groupBy(await lengthsOf(reader, studioId, headId));
+  const log = byHead(await careOf(reader, studioId, headId));
+  const sets = byHead(await careSets(reader, studioId, nowMs - LOOKED_BACK_MS, headId));
+  const lengths = byHead(await lengthsOf(reader, studioId, headId));
   const conditions = await conditionsOf(reader, studioId, headId);
   return heads.map(({ id, name, schools }) => {
     const own = sets.get(id) ?? [];

@@ -14,7 +14,7 @@ import { inPool } from './pool';
 /** Answers that are remembered; the oldest goes first. */
 const MOST_KEPT = 64;
 
-/** One revision of a plan. Its answer never changes, so it is worked out once. */
+/** One revision of a plan, with what is known of its head. Its answer never changes, so it is worked out once. */
 interface PlanVersion {
   readonly id: string;
   readonly revision: number | string;
@@ -35,8 +35,14 @@ function once<T>(key: string, work: () => Promise<T>): Promise<T> {
   return answer;
 }
 
+/** What is known of a head changes without its plans: it is part of what was asked. */
+const knownKey = ({ learnt, corrections }: BriefInput): string =>
+  learnt || corrections ? JSON.stringify({ learnt, corrections }) : '';
+
 const remembered = (plan: PlanVersion, draws: number): Promise<Checked<AnsweredView>> =>
-  once(`${plan.id}/${plan.revision}/${draws}`, () => inPool('view', { brief: plan.brief, draws }));
+  once(`${plan.id}/${plan.revision}/${draws}/${knownKey(plan.brief)}`, () =>
+    inPool('view', { brief: plan.brief, draws }),
+  );
 
 /** A plan as the desk shows it once it has settled: the one answer for Compare, sheet and chair too. */
 export const settledView = (plan: PlanVersion): Promise<Checked<AnsweredView>> =>

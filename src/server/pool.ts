@@ -7,12 +7,14 @@ import { AppError } from './errors';
 const LONGEST_MS = 10_000;
 
 /**
- * Two lanes, so that programs that ask over HTTP cannot hold up the screens: one thread each, one task at a time. What
- * a stranger sends waits two deep and is told to come back; pages of the studio itself wait longer.
+ * Lanes, so that programs that ask over HTTP, and what is read out of years of sets, cannot hold up a forecast on a screen:
+ * one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
+ * itself wait longer.
  */
-const MOST_WAITING = { screens: 64, http: 2 } as const;
+const MOST_WAITING = { screens: 64, http: 2, log: 64 } as const;
 export type Lane = keyof typeof MOST_WAITING;
-const LANES = Object.keys(MOST_WAITING) as Lane[];
+/** Lanes that a first page may wait for. */
+const LANES: readonly Lane[] = ['screens', 'http'];
 
 /** A thread, what runs or waits for it, and the end of its queue. */
 interface OpenLane {
@@ -73,6 +75,9 @@ async function inTime(threads: Piscina, work: { task: PoolTask; input: unknown }
     clearTimeout(timer);
   }
 }
+
+/** Whether threads run beside a server: a command line has none, and starts none for what can wait. */
+export const isServing = (): boolean => Object.keys(holder.keenSpiralLanes ?? {}).length > 0;
 
 /** Starts the threads, so that the first page does not wait for them. */
 export const warmUp = (): void => LANES.forEach(openLane);

@@ -5,6 +5,7 @@ import { createStudio, currentStudio } from './db/rows/studios';
 import { copiesFolder, listCopies, scheduleCopies } from './db/scheduled-backups';
 import { env } from './env';
 import { AppError } from './errors';
+import { findOutBeforehand } from './findings';
 import { log } from './log';
 import { warmUp } from './pool';
 
@@ -45,4 +46,9 @@ export async function startServer(): Promise<void> {
   await prepareDatabase();
   scheduleCopies();
   warmUp();
+  const studio = await currentStudio(database().db);
+  if (studio)
+    findOutBeforehand(database(), studio).catch((thrown: unknown) =>
+      log.warn({ err: thrown }, 'findings could not be worked out beforehand'),
+    );
 }

@@ -53,6 +53,12 @@ export const ChairIcon = (props: IconProps) => (
     <path d="M7 4v8h10V4M5 12h14M12 12v5M7.500 20.500c0-2 2-3.500 4.500-3.500s4.500 1.500 4.500 3.500" />
   </Icon>
 );
+export const FindingsIcon = (props: IconProps) => (
+  <Icon {...props}>
+    <path d="M4 4v16h16M7 8h4v4h4v5h4" />
+    <circle cx="16" cy="7" r="1.600" />
+  </Icon>
+);
 export const WearIcon = (props: IconProps) => (
   <Icon {...props}>
     <path d="M8 3c-3 2 3 4 0 6.500S5 14 8 16s0 4-1 5M15 3c-3 2 3 4 0 6.500s-3 4.500 0 6.500 0 4-1 5" />

@@ -12,6 +12,8 @@ import type { GuideEndpoint } from './guide.worker';
 import type { AskedFit, FitEndpoint, FitProgress } from './fit.worker';
 import type { PhotoMeasure } from '@/core/diary/photo-measure';
 import type { AskedMeasure, ScaleBy } from '@/core/photo/measure';
+import type { FittedSpreads, LearntSet } from '@/core/evidence/learning';
+import type { LearnEndpoint } from './learn.worker';
 import type { Picture } from '@/core/photo/picture';
 import type { Measuring } from '@/core/photo/refusal';
 import type { ScaleReading } from '@/core/scale/scale';
@@ -119,6 +121,23 @@ export function startFit(asked: AskedFit, hear: (progress: FitProgress) => void)
   const worker = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<FitEndpoint>(worker);
   const done = remote.run(asked, proxy(hear)) as Promise<readonly FieldError[]>;
+  return {
+    done: done.finally(() => worker.terminate()),
+    stop: () => worker.terminate(),
+  };
+}
+
+/** Spreads that are fitted beside the page. */
+export interface RunningFit {
+  readonly done: Promise<FittedSpreads>;
+  readonly stop: () => void;
+}
+
+/** Starts fitting the spreads of a studio's log in a worker of its own. @param hear how far it is, 0 to 1 */
+export function startLearning(sets: readonly LearntSet[], hear: (share: number) => void): RunningFit {
+  const worker = new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<LearnEndpoint>(worker);
+  const done = remote.run(sets, proxy(hear)) as Promise<FittedSpreads>;
   return {
     done: done.finally(() => worker.terminate()),
     stop: () => worker.terminate(),

@@ -161,6 +161,33 @@ describe('the command line', () => {
     rmSync(folder, { recursive: true, force: true });
   });
 
+  it('writes what the log says, each finding with the sets it rests on', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-'));
+    const url = `file:${join(folder, 'log.db')}`;
+    const database = openDatabase(url);
+    await migrateDatabase(database, url, 0);
+    await seedDemo(database, Date.UTC(2027, 2, 13));
+    database.close();
+    const run = keen(['findings', '--json'], '', url);
+    expect(run.status).toBe(0);
+    const found = JSON.parse(run.stdout) as {
+      setIds: string[];
+      lasting: { grouping: string; groups: { setIds: string[]; values: unknown[] }[] }[];
+      bands: { kind: string; sets: { setId: string }[] }[];
+      differences: { outcome: string; findings: { status: string }[] }[];
+    };
+    expect(found.setIds).toHaveLength(7);
+    const [technique] = found.lasting;
+    expect(technique!.groups.flatMap(({ setIds }) => setIds).sort()).toEqual([...found.setIds].sort());
+    for (const { setId } of found.bands.flatMap(({ sets }) => sets)) expect(found.setIds).toContain(setId);
+    // Seven sets are too few for any claim.
+    expect(
+      found.differences.flatMap(({ findings }) => findings).some(({ status }) => status === 'claimed'),
+    ).toBe(false);
+    expect(keen(['findings'], '', url).stderr).toContain('--json');
+    rmSync(folder, { recursive: true, force: true });
+  });
+
   it('explains itself', () => {
     expect(keen(['--help']).stdout).toContain('keen forecast');
     expect(keen(['forecast', '--help']).stdout).toContain('--lines');

@@ -33,11 +33,14 @@ describe('fit to my time', () => {
 
   it('says what would have to give when nothing fits', async () => {
     await fill(scene.page, 'From first touch to ready, h', '14');
-    await fill(scene.page, 'Work at most, h', '0.75');
+    await fill(scene.page, 'Work at most, h', '0.5');
     await fill(scene.page, 'Lasting at least, days', '3');
     await press(scene.page, 'Find what fits');
     await see(scene.page, 'Nothing fits');
-    await see(scene.page, 'of work this would do');
+    // With what is known of her, giving up one thing may not be enough: then it says what would help most.
+    await scene.page.waitForFunction(() =>
+      /of work this would do|would help most/.test(document.body.innerText),
+    );
   });
 
   it('takes one option as the plan, in one step that can be undone', async () => {

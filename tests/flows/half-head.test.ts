@@ -89,6 +89,8 @@ describe('a half-head trial', () => {
       (await client.execute({ sql: 'select ended_at_ms from sets where id = ?', args: [setId] })).rows[0],
     ).toEqual({ ended_at_ms: null });
     await giveUpHalf('The left half', 2, 'Lost its shape');
+    await arrive(page, /^\/sets\/.*\/next$/);
+    await press(page, 'Everything of this set', 'link');
     await see(page, 'Left half: last good day: day 2.');
     const { rows } = await client.execute({
       sql: 'select half, last_good_day from outcomes where set_id = ? order by half',

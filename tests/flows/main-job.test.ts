@@ -245,7 +245,10 @@ describe('a stylist’s whole job, from measuring to the day it is given up', ()
     await scene.page.click('::-p-xpath(//button[contains(., ", day 2")])');
     await press(scene.page, 'Too frizzy');
     await press(scene.page, 'Record its end');
-    await arrive(scene.page, /^\/sets\//);
+    await arrive(scene.page, /^\/sets\/.*\/next$/);
+    await see(scene.page, 'Good for 2 days');
+    await press(scene.page, 'Everything of this set', 'link');
+    await arrive(scene.page, /^\/sets\/[^/]+$/);
     await see(scene.page, 'Days presentable');
     const rows = await scene.page.$$eval('tbody tr', (found) =>
       found.map((row) => (row as HTMLElement).innerText),

@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { openPage, PHONE } from '../support/browser';
 import { letHoursPass } from '../support/clock';
-import { press, see, seeGone, touch } from '../support/hands';
+import { arrive, press, see, seeGone, touch } from '../support/hands';
 import { setScene } from '../support/scene';
 import { SCALES, sliders, touchScale } from '../support/scales';
 
@@ -228,7 +228,8 @@ describe('told at the next visit', () => {
     await page.select('::-p-aria([name="Best about it"])', 'definition');
     await page.select('::-p-aria([name="At night, mostly"])', 'scarf');
     await press(page, 'Record its end');
-    await page.waitForFunction(() => location.pathname.startsWith('/sets/'));
+    await arrive(page, /^\/sets\/.*\/next$/);
+    await press(page, 'Everything of this set', 'link');
     await see(page, 'Told afterwards from memory; best about it: definition; at night mostly scarf');
     const { rows } = await scene.database.client.execute({
       sql: 'select * from outcomes where set_id = ?',

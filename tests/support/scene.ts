@@ -2,7 +2,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage } from './browser';
-import { startServer, type TestServer } from './server';
+import { startServer, type Filling, type TestServer } from './server';
 
 /** The running app, a browser, and a desk-sized page of it that collects what goes wrong. */
 export interface Scene {
@@ -14,7 +14,7 @@ export interface Scene {
 }
 
 /** Sets the scene before the checks of a file and clears it after them; not to be read before. */
-export function setScene(data: 'demo' | 'empty'): Scene {
+export function setScene(data: Filling): Scene {
   let server: TestServer | undefined;
   let browser: Browser | undefined;
   let opened: { page: Page; problems: string[] } | undefined;

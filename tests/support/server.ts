@@ -13,7 +13,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { migrateDatabase, openDatabase, type Database } from '@/server/db/client';
-import { seedDemo } from '../../scripts/demo/seed';
+import { growDemo, seedDemo } from '../../scripts/demo/seed';
 
 /** A production server of the app with its own database file. */
 export interface TestServer {
@@ -115,18 +115,22 @@ export async function serve(url: string, port: number, folder = '.'): Promise<Se
   };
 }
 
+/** What a database is filled with: the heart of the demo studio, all of it, or nothing. */
+export type Filling = 'demo' | 'whole-demo' | 'empty';
+
 /** A database of its own in a new folder, with the demo studio or empty. */
-export async function aDatabase(data: 'demo' | 'empty', nowMs: number) {
+export async function aDatabase(data: Filling, nowMs: number) {
   const folder = mkdtempSync(join(tmpdir(), 'keen-spiral-'));
   const url = `file:${join(folder, 'test.db')}`;
   const database = openDatabase(url);
   await migrateDatabase(database, url, nowMs);
-  if (data === 'demo') await seedDemo(database, nowMs);
+  if (data !== 'empty') await seedDemo(database, nowMs);
+  if (data === 'whole-demo') await growDemo(database, nowMs);
   return { folder, url, database };
 }
 
 /** Starts the built app on a free port, with the demo studio or empty. */
-export async function startServer(data: 'demo' | 'empty', nowMs = Date.now()): Promise<TestServer> {
+export async function startServer(data: Filling, nowMs = Date.now()): Promise<TestServer> {
   const { folder, url, database } = await aDatabase(data, nowMs);
   const { origin, end } = await serve(url, await freePort());
   return {

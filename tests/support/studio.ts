@@ -40,10 +40,10 @@ export const CARD = {
   likes: [],
 };
 
-/** A fresh database in memory with one studio. */
-export async function aStudio(): Promise<{ database: Database; studioId: string }> {
-  const database = openDatabase(':memory:');
-  await migrateDatabase(database, ':memory:', NOON);
+/** A fresh database with one studio: in memory, where nothing is read while something is written. */
+export async function aStudio(url = ':memory:'): Promise<{ database: Database; studioId: string }> {
+  const database = openDatabase(url);
+  await migrateDatabase(database, url, NOON);
   const studio = await database.write((tx) => createStudio(tx, { name: 'Test', timeZone: 'UTC' }, NOON));
   return { database, studioId: studio.id };
 }

@@ -17,6 +17,7 @@ import type { TechniqueId } from '../techniques';
 import type { KnotWay } from '../techniques/knot-way';
 import type { FastenedId } from '../coefficients/fastened';
 import type { Tool } from '../techniques/bundle';
+import type { Corrections, Learnt, LearntMultiplier } from './learnt';
 import type { ToolKindId } from '../techniques/tool-kind';
 
 /** A size of tool as a plan takes it. */
@@ -39,12 +40,6 @@ export interface ZoneSet {
   readonly tool: PlannedTool | null;
   /** Sections of a zone that is parted for itself; null where the head's parting runs through it. */
   readonly sections: number | null;
-}
-
-/** A multiplier that is only roughly known: its middle value and the standard deviation of its ln. */
-export interface LearntMultiplier {
-  readonly median: number;
-  readonly lnSd: number;
 }
 
 /** A brief, checked and complete: what is to be forecast. */
@@ -108,6 +103,9 @@ export interface Brief {
   readonly pace: LearntMultiplier;
   /** Drying rate over the usual: above 1 dries faster. */
   readonly dryingRate: LearntMultiplier;
+  /** What is learnt of this head; null where nothing is, or where it is to be forecast as if it were not known. */
+  readonly learnt: Learnt | null;
+  readonly corrections: Corrections;
   readonly startAtMs: number | null;
   readonly wearByMs: number | null;
   /** IANA name or offset that times are printed in. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { TheilSenRegression } from 'ml-regression-theil-sen';
 import { describe, expect, it } from 'vitest';
 import { care } from '../coefficients/care';
 import { careDue, type CareFacts } from './due';
@@ -18,6 +19,22 @@ describe('growth', () => {
     expect(slope.interval![0]).toBeCloseTo(0.309091, 6);
     expect(slope.interval![1]).toBeCloseTo(0.357724, 6);
     expect(slope.pairs).toBe(21);
+  });
+
+  it('has the slope that a general library gives', () => {
+    // Numbers of measurements whose pairs are odd in number: the library takes one of the two in the middle else.
+    const count = fc.constantFrom(3, 6, 7, 10, 11);
+    const measured = count.chain((n) =>
+      fc.tuple(
+        fc.uniqueArray(fc.integer({ min: 0, max: 700 }), { minLength: n, maxLength: n }),
+        fc.array(fc.integer({ min: 100, max: 400 }), { minLength: n, maxLength: n }),
+      ),
+    );
+    fc.assert(
+      fc.property(measured, ([days, mm]) => {
+        expect(theilSen(of(days, mm))!.perDay).toBeCloseTo(new TheilSenRegression(days, mm).slope, 10);
+      }),
+    );
   });
 
   it('is told only from two days on, and its range only from four measurements over two months', () => {

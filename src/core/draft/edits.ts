@@ -1,6 +1,6 @@
 import { schoolQuestion, type SchoolQuestionId } from '../schools/schools';
 import { perZone, type Zone } from '../hair/zone';
-import { SET_RANGES } from '../formats/ranges';
+import { MOST_NOTE, SET_RANGES } from '../formats/ranges';
 import type { Option } from '../suggest/option';
 import { changeCount } from '../parting/edits/count';
 import { MAX_SECTIONS, MIN_SECTIONS } from '../parting/generate';
@@ -150,6 +150,10 @@ export function withRecipe(brief: DraftBrief, recipe: PartingRecipe): Partial<Dr
     },
   };
 }
+
+/** A note with words added to it, once. */
+export const withWords = (note: string | undefined, words: string): string =>
+  note?.includes(words) ? note : [note, words].filter(Boolean).join(' ').slice(0, MOST_NOTE);
 
 /** A parting that is cut anew: whatever was drawn by hand goes, and the change is made. */
 export function partedAnew(brief: DraftBrief, change: DraftParting = {}): DraftParting {

@@ -1,3 +1,4 @@
+import { grouped } from '../grouped';
 import { dryness } from '../coefficients/drying';
 import { normalCdf } from '../stats/normal';
 import type { Zone } from '../hair/zone';
@@ -95,12 +96,10 @@ export function beliefAfterChecks(
   zoneOf: (sectionNumber: number) => Zone,
   timesOf: (zone: Zone, level: Level) => TimesByRate,
 ): RateBelief {
-  const places = new Map<string, DrynessCheck[]>();
-  for (const check of [...checks].sort((a, b) => a.afterH - b.afterH)) {
-    if (check.feel === 'cool') continue;
-    const key = `${check.sectionNumber}/${check.level}`;
-    places.set(key, [...(places.get(key) ?? []), check]);
-  }
+  const places = grouped(
+    checks.filter(({ feel }) => feel !== 'cool').sort((a, b) => a.afterH - b.afterH),
+    ({ sectionNumber, level }) => `${sectionNumber}/${level}`,
+  );
   if (places.size === 0) return prior;
   const felt = [...places.values()].map((all) => ({
     all,

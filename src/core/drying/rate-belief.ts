@@ -54,6 +54,33 @@ export function priorBelief(meanLnRate = 0, sd = lnTimeSd(UNKNOWN_HEAD_LN_SD)): 
   );
 }
 
+/**
+ * A belief whose chances to be dry are corrected: what was told with chance p is told with `corrected(p)`, at every
+ * moment alike.
+ *
+ * @param corrected rising, from chance to chance
+ */
+export function recalibrated(belief: RateBelief, corrected: (chance: number) => number): RateBelief {
+  const [none, all] = [corrected(0), corrected(1)];
+  const fromQuick = (lnRates: readonly number[], weights: readonly number[]): number[] => {
+    const total = weights.reduce((sum, weight) => sum + weight, 0);
+    const order = lnRates.map((_, i) => i).sort((a, b) => lnRates[b]! - lnRates[a]!);
+    const out = new Array<number>(weights.length).fill(0);
+    let [sum, before] = [0, none];
+    for (const i of order) {
+      sum += weights[i]! / total;
+      const after = corrected(Math.min(1, sum));
+      out[i] = (total * (after - before)) / (all - none);
+      before = after;
+    }
+    return out;
+  };
+  const { heads, lnRates, weights } = belief;
+  return heads
+    ? beliefOfHeads({ ...heads, weights: fromQuick(heads.lnRates, heads.weights) })
+    : normalised(lnRates, fromQuick(lnRates, weights));
+}
+
 /** Belief with each weight multiplied by a likelihood. */
 export function conditioned(belief: RateBelief, likelihood: (lnRate: number) => number): RateBelief {
   return normalised(

@@ -11,6 +11,7 @@ import {
 import { care } from '../coefficients/care';
 import { photo } from '../coefficients/photo';
 import type { Coefficient } from '../coefficients/coefficient';
+import { compared, factorRules, halfHead, judged, pooling } from '../coefficients/evidence';
 import { goodDay } from '../coefficients/good-day';
 import { hair } from '../coefficients/hair';
 import { pace } from '../coefficients/pace';
@@ -44,6 +45,11 @@ export const PARAMETER_TABLES = {
   thresholds: { title: 'From where on something is said', records: thresholds.records },
   care: { title: 'Care between sets, and growth', records: care.records },
   photo: { title: 'Measuring on a picture', records: photo.records },
+  pooling: { title: 'How far sets differ by hand, head and technique', records: pooling.records },
+  'half-head': { title: 'Two ways on two halves', records: halfHead.records },
+  'factor-rules': { title: 'When a choice is said to make the difference', records: factorRules.records },
+  judged: { title: 'Judging past forecasts', records: judged.records },
+  compared: { title: 'Comparing days, and two people', records: compared.records },
 } as const satisfies Record<string, ParameterTable>;
 
 export type ParameterTableId = keyof typeof PARAMETER_TABLES;

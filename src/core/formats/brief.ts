@@ -4,6 +4,8 @@ import {
   LAYER_RANGES,
   ROOM_RANGES,
   MOST_DRYING_STEPS,
+  MOST_LAYERS,
+  MOST_NOTE,
   SET_RANGES,
   TOOL_RANGES,
   USUAL_HEAD,
@@ -13,6 +15,7 @@ import {
 import { ENDS_METHOD_IDS, ROOT_METHOD_IDS } from '../coefficients/root-and-ends';
 import { POROSITY, type Porosity } from '../coefficients/hair';
 import { UNKNOWN_HEAD_LN_SD } from '../coefficients/drying';
+import { LEARNT_OUTCOMES, type LearntOutcome } from '../coefficients/evidence';
 import { NIGHT_CARE_IDS } from '../coefficients/night-care';
 import { UNKNOWN_HAND_LN_SD } from '../coefficients/pace';
 import { PREP_STEP_IDS } from '../coefficients/prep-steps';
@@ -158,7 +161,7 @@ export const setInput = z
     endsMethod: choice('ends method', ENDS_METHOD_IDS).optional(),
     startState: choice('start state', START_STATE_IDS).default('damp'),
     tool: toolInput.nullable().optional(),
-    layers: z.array(layerInput).max(8, 'a set takes at most 8 layers').default([]),
+    layers: z.array(layerInput).max(MOST_LAYERS, `a set takes at most ${MOST_LAYERS} layers`).default([]),
     brushedThrough: z.boolean().default(false),
     hand: choice('hand', HAND_IDS).default('usual').describe('how tightly it is worked'),
     knot: z
@@ -269,6 +272,58 @@ const learnt = (label: string, lnSd: number) =>
     )
     .transform((value) => (typeof value === 'number' ? { median: value, lnSd } : value));
 
+/** How far an outcome of a head may lie from the trade's, in its own unit: ln, points, points of 100. */
+const LEARNT_REACH: Readonly<Record<LearntOutcome, number>> = {
+  days: 2.4,
+  definition: 10,
+  stretch: 100,
+  pace: 2.4,
+  dryingRate: 2.4,
+};
+const MOST_LEARNT_SETS = 100_000;
+
+const learntShift = (reach: number) =>
+  z.strictObject({
+    shift: bounded('what was learnt', -reach, reach),
+    spread: bounded('spread, times the usual,', 0.05, 5),
+    sd: bounded('spread of the next set', 0, reach)
+      .optional()
+      .describe('as the studio’s own log has it; left out until it does'),
+    sets: boundedInt('sets it rests on', 0, MOST_LEARNT_SETS),
+    worth: bounded('sets it is worth', 0, MOST_LEARNT_SETS),
+  });
+const learntOutcomes = z.strictObject(
+  Object.fromEntries(LEARNT_OUTCOMES.map((id) => [id, learntShift(LEARNT_REACH[id]).optional()])) as Record<
+    LearntOutcome,
+    z.ZodOptional<ReturnType<typeof learntShift>>
+  >,
+);
+
+/** What is learnt of the head from its own sets, technique by technique. */
+export const learntInput = z.strictObject({
+  techniques: z.partialRecord(z.enum(TECHNIQUE_IDS), learntOutcomes).default({}),
+  others: learntOutcomes.default({}),
+});
+
+/** What past forecasts are put right by. */
+export const correctionsInput = z.strictObject({
+  dry: z
+    .strictObject({
+      shift: bounded('shift of a chance', -10, 10),
+      slope: bounded('slope of a chance', 0.05, 5),
+    })
+    .nullable()
+    .default(null),
+  widths: z
+    .strictObject({
+      days: bounded('width of a band', 0.2, 5).optional(),
+      definition: bounded('width of a band', 0.2, 5).optional(),
+      stretch: bounded('width of a band', 0.2, 5).optional(),
+      pace: bounded('width of a band', 0.2, 5).optional(),
+    })
+    .default({}),
+});
+
 const parting = z.strictObject({
   pattern: choice('parting pattern', PARTING_PATTERNS)
     .optional()
@@ -310,12 +365,17 @@ export const briefInput = z
       .default([]),
     pace: learnt('pace', DEFAULT_PACE.lnSd).default(DEFAULT_PACE),
     dryingRate: learnt('drying rate', DEFAULT_RATE.lnSd).default(DEFAULT_RATE),
+    learnt: learntInput
+      .optional()
+      .describe('what is learnt of this head; it takes the place of pace and dryingRate where it has them'),
+    asIfUnknown: z.boolean().default(false).describe('forecast as if nothing were learnt of this head'),
+    corrections: correctionsInput.optional().describe('what past forecasts of the studio are put right by'),
     startAt: time('startAt').optional(),
     wearBy: time('wearBy').optional(),
     timeZone: z.string().min(1).optional(),
     draws: boundedInt('draws', 0, 5000).default(DEFAULT_DRAWS),
     seed: boundedInt('seed', 0, 4294967295).default(1),
-    note: z.string().max(500, 'a note of at most 500 letters').default(''),
+    note: z.string().max(MOST_NOTE, `a note of at most ${MOST_NOTE} letters`).default(''),
   })
   .meta({ title: 'Keen Spiral brief, version 1' });
 

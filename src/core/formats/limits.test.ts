@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { aBrief, readOrThrow } from '../../../tests/support/briefs';
+import { LEARNT_OUTCOMES } from '../coefficients/evidence';
 import { layoutFor } from '../plan/layout-for';
 import { briefInput, type BriefInput } from './brief';
 import { readBrief } from './read-brief';
@@ -15,6 +16,7 @@ interface RecipePanel {
 
 const ROD_SET = { technique: 'rod-set', rootMethod: 'plain', endsMethod: 'pasted' } as const;
 const SIZE = { diameterMm: 16, workingLengthMm: 80, owned: 30 };
+const LEARNT = { shift: 0, spread: 1, sd: 0.5, sets: 2, worth: 1 };
 const TOOL = { ...SIZE, alternate: { ...SIZE, diameterMm: 20 } };
 /** A brief that says everything that has a range. */
 const full = (): BriefInput =>
@@ -35,6 +37,11 @@ const full = (): BriefInput =>
       drying: [{ method: 'air', hours: 4, airSpeedMS: 1, airC: 40 }],
       pace: { median: 1, lnSd: 0.1 },
       dryingRate: { median: 1, lnSd: 0.1 },
+      learnt: { others: Object.fromEntries(LEARNT_OUTCOMES.map((id) => [id, LEARNT])) },
+      corrections: {
+        dry: { shift: 0, slope: 1 },
+        widths: { days: 1, definition: 1, stretch: 1, pace: 1 },
+      },
       draws: 10,
       seed: 1,
     },
@@ -99,6 +106,23 @@ const RANGES: readonly (readonly [path: string, low: number, high: number, step:
   ['pace.lnSd', 0, 1, 0.01],
   ['dryingRate.median', 0.3, 3, 0.01],
   ['dryingRate.lnSd', 0, 1, 0.01],
+  ...LEARNT_OUTCOMES.flatMap((id) => {
+    const reach = id === 'definition' ? 10 : id === 'stretch' ? 100 : 2.4;
+    const of = (key: string) => `learnt.others.${id}.${key}`;
+    return [
+      [of('shift'), -reach, reach, 0.01],
+      [of('spread'), 0.05, 5, 0.01],
+      [of('sd'), 0, reach, 0.01],
+      [of('sets'), 0, 100_000, 1],
+      [of('worth'), 0, 100_000, 0.1],
+    ] as const;
+  }),
+  ['corrections.dry.shift', -10, 10, 0.1],
+  ['corrections.dry.slope', 0.05, 5, 0.01],
+  ['corrections.widths.days', 0.2, 5, 0.01],
+  ['corrections.widths.definition', 0.2, 5, 0.01],
+  ['corrections.widths.stretch', 0.2, 5, 0.01],
+  ['corrections.widths.pace', 0.2, 5, 0.01],
   ['draws', 0, 5000, 1],
   ['seed', 0, 4_294_967_295, 1],
 ];

@@ -178,6 +178,16 @@ export const planFile = z
       .strictObject({ left: halfShape, right: halfShape })
       .optional()
       .describe('either half for itself, where two are compared whose layers differ'),
+    trade: z
+      .strictObject({
+        installMin: number,
+        dryAfterH: number,
+        definition: number,
+        stretch: number,
+        daysPresentable: number,
+      })
+      .optional()
+      .describe('middles as most heads would have them; missing where nothing was learnt of this one'),
     schedule: z
       .array(
         z.strictObject({

@@ -6,6 +6,10 @@ export interface Range {
   readonly high: number;
 }
 
+/** Layers that a set takes at most, and letters of a note. */
+export const MOST_LAYERS = 8;
+export const MOST_NOTE = 500;
+
 /** How often a section gets the dose that its hair would get (common practice: a dry patch, a greasy hairline). */
 export const SECTION_DOSE = { low: 0.25, high: 3 } as const;
 

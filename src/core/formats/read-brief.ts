@@ -12,6 +12,7 @@ import { techniqueOf, type TechniqueId } from '../techniques';
 import type { Technique } from '../techniques/technique';
 import { toolKindOf } from '../techniques/tool-kind-of';
 import { toolKinds, type ToolKindId } from '../techniques/tool-kind';
+import { NO_CORRECTIONS, withLearntTimes, type Corrections, type Learnt } from '../brief/learnt';
 import type { Brief, PlannedSize, PlannedTool, ZoneSet } from '../brief/brief';
 import { minuteOfDay } from '../schedule/sleep';
 import { DAY_MS } from '../units/time';
@@ -286,7 +287,7 @@ export function readBrief(raw: unknown): Checked<Brief> {
   const { parting } = input;
   return {
     ok: true,
-    value: {
+    value: withLearntTimes({
       head,
       set,
       zones,
@@ -319,12 +320,14 @@ export function readBrief(raw: unknown): Checked<Brief> {
           : [{ method: dryingMethods[DRYING_METHOD_IDS[0]!], hours: 0 }],
       pace: input.pace,
       dryingRate: input.dryingRate,
+      learnt: input.asIfUnknown ? null : ((input.learnt as Learnt | undefined) ?? null),
+      corrections: (input.corrections as Corrections | undefined) ?? NO_CORRECTIONS,
       startAtMs,
       wearByMs,
       timeZone: input.timeZone ?? (offset === 'Z' ? 'UTC' : (offset ?? 'UTC')),
       draws: input.draws,
       seed: input.seed,
       note: input.note,
-    },
+    }),
   };
 }

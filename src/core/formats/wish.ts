@@ -95,6 +95,9 @@ export const wishInput = z
     hand: briefInput.shape.set.shape.hand,
     pace: briefInput.shape.pace,
     dryingRate: briefInput.shape.dryingRate,
+    learnt: briefInput.shape.learnt,
+    asIfUnknown: briefInput.shape.asIfUnknown,
+    corrections: briefInput.shape.corrections,
     seed: briefInput.shape.seed,
   })
   .meta({ title: 'Keen Spiral wish, version 1' });

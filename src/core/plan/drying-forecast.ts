@@ -20,6 +20,7 @@ import {
   hoursForChances,
   lnTimeSd,
   priorBelief,
+  recalibrated,
   slowRateOf,
   type RateBelief,
   type TimesByRate,
@@ -35,6 +36,7 @@ import { sidesApart, type DosedLayer } from '../products/layer';
 import { thenInAir } from '../schedule/drying-day';
 import { clamp } from '../units/clamp';
 import { interpolate } from '../stats/interpolate';
+import { correctedChance, type ChanceCorrection } from '../stats/logit';
 import { quantiles } from '../stats/quantile';
 import type { Spread } from '../stats/spread';
 import { techniqueOf } from '../techniques';
@@ -49,6 +51,8 @@ export interface DryingBasis {
   readonly all: TimesByRate;
   readonly waiting: WaitingPlan;
   readonly uncertain: UncertainDrying;
+  /** What chances to be dry are put right by; null for nothing. */
+  readonly correction: ChanceCorrection | null;
 }
 
 /** The drying of one plan, with what is needed to bend it when hair is felt. */
@@ -149,6 +153,7 @@ export const dryingRoom = ({ temperatureC, relativeHumidity, closed }: Brief['ro
 export interface ReadyToDry {
   readonly waiting: WaitingPlan;
   readonly uncertain: UncertainDrying;
+  readonly correction: ChanceCorrection | null;
 }
 
 /**
@@ -201,7 +206,11 @@ export function readyToDry(
   const wettest = Math.max(...zones.map((_, i) => startMoistureOf(uncertain, i, room)));
   const aboveRoom = wettest - restingRegain(room.relativeHumidity, porosityFactor);
   const lnSd = Math.hypot(brief.dryingRate.lnSd, littleWaterSd(aboveRoom));
-  return { waiting, uncertain: { ...uncertain, rate: { ...brief.dryingRate, lnSd } } };
+  return {
+    waiting,
+    uncertain: { ...uncertain, rate: { ...brief.dryingRate, lnSd } },
+    correction: brief.corrections.dry,
+  };
 }
 
 /** Nothing drawn: the head, room and hands that are the likeliest. */
@@ -243,14 +252,14 @@ export function hoursToDry(what: UncertainDrying, rate: number): number {
  * @param isRough for a plan among many: fewer runs, in longer steps
  */
 export function dryingBasis(
-  { waiting, uncertain: asked }: ReadyToDry,
+  { waiting, uncertain: asked, correction }: ReadyToDry,
   steps: readonly DryingStep[],
   isRough = false,
 ): DryingBasis {
   const uncertain = { ...asked, steps: thenInAir(steps) };
   const input = likeliest(uncertain);
   const table = isRough ? rateTable(input, FEW_LN_RATES, true) : rateTable(input);
-  return { table, all: wholeHeadTimes(table), waiting, uncertain };
+  return { table, all: wholeHeadTimes(table), waiting, uncertain, correction };
 }
 
 /** Draws heads `from` … `to` − 1 of a plan. Equal numbers give equal heads, so that draws can be added to. */
@@ -265,10 +274,10 @@ function drawnSpread(hours: readonly number[]): Spread {
 
 /** The drying of a plan: from drawn heads, or without any by the spread that such draws usually have. */
 export function dryingForecast(
-  { table, all, waiting, uncertain }: DryingBasis,
+  { table, all, waiting, uncertain, correction }: DryingBasis,
   drawn: readonly DrawnTimes[],
 ): DryingForecast {
-  const belief =
+  const asDrawn =
     drawn.length > 0
       ? beliefFromDraws(
           all,
@@ -276,8 +285,11 @@ export function dryingForecast(
           uncertain.zones.map(({ zone }) => zone),
         )
       : beliefBefore({ uncertain });
+  const belief = correction
+    ? recalibrated(asDrawn, (chance) => correctedChance(correction, chance))
+    : asDrawn;
   const spreadOf = (level: Level | null, key: 'allH' | 'rootH' | 'endsH'): Spread =>
-    drawn.length > 0
+    drawn.length > 0 && !correction
       ? drawnSpread(drawn.map((head) => head[key]))
       : drySpread(belief, level ? wholeHeadTimes(table, level) : all);
   const [sureAfterH, end] = hoursForChances(belief, all, [dryness.value.sure, CURVE_TO]) as [number, number];

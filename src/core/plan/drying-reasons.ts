@@ -1,3 +1,4 @@
+import { dryingWords, learntOf } from '../brief/learnt';
 import { DENSITY_PER_CM2, STRAND_UM } from '../coefficients/hair';
 import type { UncertainDrying } from '../drying/draws';
 import { air } from '../drying-methods/air';
@@ -39,6 +40,7 @@ export function dryingReasons(
   const usualCount = technique.usualSections;
   const hoursOf = (what: UncertainDrying) => hoursToDry(what, what.rate.median);
   const whole = hoursOf(uncertain);
+  const learnt = learntOf(brief.learnt, set.technique).dryingRate;
   const others: readonly (readonly [
     factor: string,
     text: string,
@@ -105,7 +107,11 @@ export function dryingReasons(
     ],
     [
       'learnt-rate',
-      uncertain.rate.median > 1 ? 'this head dries quickly' : 'this head dries slowly',
+      learnt
+        ? dryingWords(learnt, 1 / uncertain.rate.median)
+        : uncertain.rate.median > 1
+          ? 'this head dries quickly'
+          : 'this head dries slowly',
       uncertain.rate.median === 1 ? null : { rate: { ...uncertain.rate, median: 1 } },
     ],
   ];

@@ -1,9 +1,11 @@
 import { drying as dryingTable } from '../coefficients/drying';
 import { handsOn as handsOnTable } from '../coefficients/result';
 import { dueCautions } from '../advice/cautions';
+import { asLongWords, learntOf, type LearntShift } from '../brief/learnt';
 import { equilibriumRegain } from '../drying/sorption';
 import type { DrawnTimes } from '../drying/draws';
 import { chanceDry } from '../drying/rate-belief';
+import { hoursAtRate, rateForHours } from '../drying/rate-table';
 import type { PlanFile } from '../formats/plan-file';
 import { scalpAreaCm2 } from '../hair/head';
 import { INSTALL_PARTS, partingMin, type InstallParts } from '../hands-on/install-time';
@@ -155,6 +157,13 @@ function toolsShort(sizes: PlanFile['tools']): ToolShort[] {
   return [...bySize.values()].filter(({ needed, owned }) => owned > 0 && needed > owned);
 }
 
+/** Minutes more or less than on most heads. */
+const learntPace = (pace: number, learnt: LearntShift, sections: readonly SectionPlan[]): Reason => ({
+  factor: 'learnt',
+  effect: (pace - 1) * sum(sections, ({ installParts }) => sum(INSTALL_PARTS, (part) => installParts[part])),
+  text: asLongWords(learnt, 'takes', pace),
+});
+
 /** What the minutes of setting go into, most first. */
 function handsOnReasons(brief: Brief, sections: readonly SectionPlan[]): Reason[] {
   const texts: Readonly<Record<keyof InstallParts, string>> = {
@@ -165,13 +174,21 @@ function handsOnReasons(brief: Brief, sections: readonly SectionPlan[]): Reason[
     ends: 'finishing the ends',
     brushing: 'brushing it through',
   };
-  return INSTALL_PARTS.map((part) => ({
+  const learnt = learntOf(brief.learnt, brief.set.technique).pace;
+  return INSTALL_PARTS.map((part): Reason => ({
     factor: part,
-    effect: brief.pace.median * sum(sections, (section) => section.installParts[part]),
+    effect: (learnt ? 1 : brief.pace.median) * sum(sections, (section) => section.installParts[part]),
     text: texts[part],
   }))
-    .filter(({ effect }) => effect >= 0.5)
+    .concat(learnt ? [learntPace(brief.pace.median, learnt, sections)] : [])
+    .filter(({ effect }) => Math.abs(effect) >= 0.5)
     .sort((a, b) => b.effect - a.effect);
+}
+
+/** Middle of the drying time on a head of the usual drying rate. */
+function dryOnMost({ all, dryAfterH }: DryingForecast, rate: number): number {
+  const lnRate = rateForHours(all.lnRates, all.hours, dryAfterH.p50);
+  return hoursAtRate(all.lnRates, all.hours, lnRate - Math.log(rate));
 }
 
 /** Completes a forecast with the heads drawn so far: none for the quick estimate. */
@@ -188,7 +205,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       );
   const chanceAtTakedown = schedule ? chanceDry(drying.belief, drying.all, takedownAfterH) : null;
   const damp = dampAtTakedown(drying, takedownAfterH);
-  const { outcome: result, seen } = plannedResult(basis, damp);
+  const { outcome: result, seen, onMost } = plannedResult(basis, damp);
   const verdicts = zoneVerdicts(brief, sections);
   const layers = doses.map(({ layer }) => layer);
   const tool = toolPlan(brief, sections);
@@ -230,7 +247,7 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
     handsOn: {
       prepMin: prepWorkMin(prep),
       partingMin: handsOnTable.value.settleMin + brief.pace.median * partingMin() * sections.length,
-      installMin: spreadByLn(installMin, brief.pace.lnSd),
+      installMin: spreadByLn(installMin, (brief.corrections.widths.pace ?? 1) * brief.pace.lnSd),
       takedownMin,
       separatingMin,
       why: handsOnReasons(brief, sections),
@@ -262,6 +279,18 @@ export function finishForecast(basis: ForecastBasis, drawn: readonly DrawnTimes[
       draws: drying.draws,
     },
     ...seen,
+    ...(onMost
+      ? {
+          trade: {
+            installMin:
+              handsOnTable.value.settleMin + (installMin - handsOnTable.value.settleMin) / brief.pace.median,
+            dryAfterH: dryOnMost(drying, brief.dryingRate.median),
+            definition: onMost.definition.value,
+            stretch: onMost.byDay[0]!.stretch,
+            daysPresentable: onMost.days.p50,
+          },
+        }
+      : {}),
     schedule:
       schedule?.blocks.map(({ step, startMs, endMs, handsOn, method, part, product }) => ({
         step,

@@ -1,7 +1,7 @@
 import type { Brief } from '../brief/brief';
 import type { PlanFile } from '../formats/plan-file';
 import type { DampLeft } from './drying-forecast';
-import { daysSpread, lookSpread, seenRanges } from './result-ranges';
+import { daysSpread, halvesOf, lookSpread, seenRanges, TRADE_HALVES } from './result-ranges';
 import type { Dose } from '../products/dose';
 import type { SectionPlan } from './section-forecasts';
 import { resultOf, type SetResult } from './set-result';
@@ -22,6 +22,8 @@ export interface PlannedSet {
 export interface PlannedResult {
   readonly outcome: SetResult;
   readonly seen: Pick<PlanFile, 'result' | 'daysPresentable' | 'halves'>;
+  /** The same on most heads; null where nothing is learnt of this one. */
+  readonly onMost: SetResult | null;
 }
 
 /** What comes of some groups of zones. */
@@ -37,6 +39,7 @@ function resultOfGroups(
     quick: resultOf(brief, groups, doses, damp.quick, 0),
   };
   const firstDay = result.byDay[0]!;
+  const halves = halvesOf(brief);
   return {
     outcome: result,
     seen: {
@@ -47,11 +50,17 @@ function resultOfGroups(
         visibleLengthCm: firstDay.visibleLengthCm,
         stretch: firstDay.stretch,
         curlWhy: [...result.curlWhy],
-        definition: { ...lookSpread(results, 'definition', unknown), why: [...result.definition.why] },
-        frizz: { ...lookSpread(results, 'frizz', unknown), why: [...result.frizz.why] },
+        definition: {
+          ...lookSpread(results, 'definition', unknown, halves.definition),
+          why: [...result.definition.why],
+        },
+        frizz: {
+          ...lookSpread(results, 'frizz', unknown, TRADE_HALVES.definition),
+          why: [...result.frizz.why],
+        },
         volume: result.volume.value,
         volumeWhy: [...result.volume.why],
-        ranges: seenRanges(results, unknown),
+        ranges: seenRanges(results, unknown, halves),
         byDay: [...result.byDay],
       },
       daysPresentable: {
@@ -70,6 +79,9 @@ export function plannedResult(planned: PlannedSet, damp: DampLeft): PlannedResul
   const isApart = groups.some(({ side }) => side !== null);
   return {
     outcome,
+    onMost: planned.brief.learnt
+      ? resultOf({ ...planned.brief, learnt: null }, groups, planned.doses, damp.mean, 0)
+      : null,
     seen: isApart ? { ...seen, halves: { left: half('left'), right: half('right') } } : seen,
   };
 }

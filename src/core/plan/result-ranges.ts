@@ -1,3 +1,5 @@
+import type { Brief } from '../brief/brief';
+import { learntOf, learntSd } from '../brief/learnt';
 import { result } from '../coefficients/result';
 import type { PlanFile } from '../formats/plan-file';
 import type { Spread } from '../stats/spread';
@@ -33,11 +35,34 @@ function around(middle: number, half: number, others: readonly number[], low: nu
 /** A half range with what is not known added, in squares. */
 const wider = (half: number, sd: number) => Math.hypot(half, Z_90 * sd);
 
+/** Half ranges of what is learnt of a head, points and shares; the trade's own where nothing is. */
+export interface LearntHalves {
+  readonly definition: number;
+  readonly stretch: number;
+}
+/** As the trade has them. */
+export const TRADE_HALVES: LearntHalves = {
+  definition: result.value.indexRange,
+  stretch: result.value.stretchRange,
+};
+
+/** Half ranges of a brief's main technique on its head, as wide as past bands should have been. */
+export function halvesOf({ learnt, set, corrections: { widths } }: Brief): LearntHalves {
+  const { definition, stretch } = learntOf(learnt, set.technique);
+  const half = (own: typeof definition, tradeHalf: number, unit: number, width = 1) =>
+    typeof own?.sd === 'number' ? (width * Z_90 * own.sd) / unit : learntSd(own, tradeHalf, width);
+  return {
+    definition: half(definition, TRADE_HALVES.definition, 1, widths.definition),
+    stretch: half(stretch, TRADE_HALVES.stretch, 100, widths.stretch),
+  };
+}
+
 /**
  * Ranges of curl diameter (mm), stretch (0–1) and volume (0–10) about what is expected.
  *
  * @param others the same if it dries otherwise
  * @param unknown what parts of the head nobody measured add
+ * @param halves half ranges, where some are learnt
  * @source set-geometry §12: half ranges that are assumed, not drawn
  * @example rangesAround({ curlDiameterMm: 20, stretch: 0.95, volume: 6 }).stretch // => { p10: 0.85, p90: 1 }
  */
@@ -45,8 +70,9 @@ export function rangesAround(
   expected: Seen,
   others: readonly Seen[] = [expected],
   unknown: UnknownSpread = ALL_KNOWN,
+  halves: LearntHalves = TRADE_HALVES,
 ): ResultRanges {
-  const { curlRange, stretchRange, indexRange } = result.value;
+  const { curlRange, indexRange } = result.value;
   const of = (key: keyof Seen) => others.map((other) => other[key]);
   const { curlDiameterMm, stretch, volume } = expected;
   return {
@@ -57,7 +83,7 @@ export function rangesAround(
       0,
       Infinity,
     ),
-    stretch: around(stretch, wider(stretchRange, unknown.stretch), of('stretch'), 0, 1),
+    stretch: around(stretch, wider(halves.stretch, unknown.stretch), of('stretch'), 0, 1),
     volume: around(volume, wider(indexRange, unknown.volume), of('volume'), 0, 10),
   };
 }
@@ -72,17 +98,19 @@ const seenOf = ({ byDay, volume }: SetResult): Seen => ({
 export const seenRanges = (
   { likeliest, slow, quick }: ResultsByDampness,
   unknown: UnknownSpread,
-): ResultRanges => rangesAround(seenOf(likeliest), [seenOf(slow), seenOf(quick)], unknown);
+  halves: LearntHalves,
+): ResultRanges => rangesAround(seenOf(likeliest), [seenOf(slow), seenOf(quick)], unknown, halves);
 
 /** Definition or frizz with its range. */
 export function lookSpread(
   { likeliest, slow, quick }: ResultsByDampness,
   key: 'definition' | 'frizz',
   unknown: UnknownSpread,
+  half: number,
 ): Spread {
   const { value } = likeliest[key];
   const others = [slow[key].value, quick[key].value];
-  return { ...around(value, wider(result.value.indexRange, unknown[key]), others, 0, 10), p50: value };
+  return { ...around(value, wider(half, unknown[key]), others, 0, 10), p50: value };
 }
 
 /** Days presentable: the technique's own spread, and what may be damp at takedown, as factors. */

@@ -1,3 +1,5 @@
+import { grouped } from '../grouped';
+import { learntOf, learntPoints } from '../brief/learnt';
 import { result } from '../coefficients/result';
 import { FULL_SCALE } from '../products/role';
 import { rootMethods } from '../coefficients/root-and-ends';
@@ -94,6 +96,8 @@ export function setFacts(
     dewPointOutsideC: brief.room.dewPointOutsideC,
     weakEnds: WEAK_ENDS.some((condition) => brief.head.conditions.includes(condition)),
     hairCount: headHairs,
+    learnt: learntOf(brief.learnt, set.technique),
+    daysWidth: brief.corrections.widths.days ?? 1,
     fill: technique.tool ? Math.max(0, ...sections.map((s) => s.form.fit?.fill ?? 0)) : 0,
   };
 }
@@ -105,25 +109,46 @@ interface Sample {
   readonly facts: SetFacts;
 }
 
+/** Least of its length that hair shows, whatever was learnt. */
+const LEAST_STRETCH = 0.05;
+
+/** A curl that shows as much more or less of its length as was learnt of this head. */
+function shownAsLearnt({ learnt }: SetFacts, curl: VisibleCurl): VisibleCurl {
+  if (!learnt.stretch) return curl;
+  const stretch = clamp(curl.stretch + learnt.stretch.shift / 100, LEAST_STRETCH, 1);
+  return { ...curl, stretch, visibleMm: (curl.visibleMm * stretch) / curl.stretch };
+}
+
+/** What was learnt of how much of its length a head shows, as a factor on what the set keeps. */
+function learntStretch({ learnt }: SetFacts, stretch: number): Reason[] {
+  const own = learnt.stretch;
+  if (!own) return [];
+  const before = Math.max(LEAST_STRETCH, stretch - own.shift / 100);
+  return [{ factor: 'learnt', effect: stretch / before, text: learntPoints(own, ['longer', 'shorter']) }];
+}
+
 /** Visible curl of one section on one day. */
 function curlOn(brief: Brief, { section, facts }: Sample, day: number, medianDays: number): VisibleCurl {
   const root = rootMethods[brief.zones[section.zone].rootMethod];
-  return curlAfterTakedown({
-    lengthMm: section.lengthCm * 10,
-    strandUm: brief.head.strandDiameterUm,
-    coilDiameterMm: coilMm(brief.head, section.zone),
-    shrinkage: brief.head.shrinkage,
-    setNodes: section.form.nodes,
-    ends: section.form.ends,
-    thicknessMm: section.form.thicknessMm,
-    retention: setRetention(facts, section.hairCount) * retentionLeft(day, medianDays),
-    straightened: straightenedLeft(facts, day),
-    hold: facts.hold,
-    opening: facts.technique.coefficients.value.opening,
-    separations: brief.wear.separations,
-    opened: nightOf(facts).opening * day,
-    root: root.stretchedMm > 0 ? root : (facts.technique.ownRoot ?? root),
-  });
+  return shownAsLearnt(
+    facts,
+    curlAfterTakedown({
+      lengthMm: section.lengthCm * 10,
+      strandUm: brief.head.strandDiameterUm,
+      coilDiameterMm: coilMm(brief.head, section.zone),
+      shrinkage: brief.head.shrinkage,
+      setNodes: section.form.nodes,
+      ends: section.form.ends,
+      thicknessMm: section.form.thicknessMm,
+      retention: setRetention(facts, section.hairCount) * retentionLeft(day, medianDays),
+      straightened: straightenedLeft(facts, day),
+      hold: facts.hold,
+      opening: facts.technique.coefficients.value.opening,
+      separations: brief.wear.separations,
+      opened: nightOf(facts).opening * day,
+      root: root.stretchedMm > 0 ? root : (facts.technique.ownRoot ?? root),
+    }),
+  );
 }
 
 /** Sections that differ by less than this factor in hair look alike. */
@@ -131,14 +156,10 @@ const ALIKE = 1.5;
 
 /** Sections by the size of tool they take, those that were joined or parted apart from the rest. */
 function bySize(sections: readonly SectionPlan[]): SectionPlan[][] {
-  const groups = new Map<string, SectionPlan[]>();
   const first = sections[0]?.hairCount ?? 1;
-  for (const section of sections) {
-    const steps = Math.round(Math.log(section.hairCount / first) / Math.log(ALIKE));
-    const key = `${section.tool?.diameterMm}/${steps}`;
-    groups.set(key, [...(groups.get(key) ?? []), section]);
-  }
-  return [...groups.values()];
+  const alike = ({ hairCount, tool }: SectionPlan) =>
+    `${tool?.diameterMm}/${Math.round(Math.log(hairCount / first) / Math.log(ALIKE))}`;
+  return [...grouped(sections, alike).values()];
 }
 
 /** Means of each zone over the samples that stand for it. */
@@ -253,7 +274,10 @@ export function resultOf(
     byDay: Array.from({ length: Math.min(lastDay, Math.ceil(days.p90)) + 1 }, (_, day) => onDay(day)),
     rootDiameterMm: meanFirst((curl) => curl.rootDiameterMm),
     tipDiameterMm: meanFirst((curl) => curl.tipDiameterMm),
-    curlWhy: retentionFactors(parts[0]!.facts, parts[0]!.sections[0]!.hairCount)
+    curlWhy: [
+      ...retentionFactors(parts[0]!.facts, parts[0]!.sections[0]!.hairCount),
+      ...learntStretch(parts[0]!.facts, firstCurls[0]!.stretch),
+    ]
       .filter(({ effect }) => Math.abs(effect - 1) >= SMALLEST_FACTOR)
       .sort((a, b) => a.effect - b.effect),
   };

@@ -1,3 +1,4 @@
+import { grouped } from '../grouped';
 import { ZONES, type Zone } from '../hair/zone';
 import type { Brief, ZoneSet } from '../brief/brief';
 import type { Side } from '../hair/half';
@@ -34,12 +35,8 @@ export function zoneGroups(brief: Brief, sections: readonly SectionPlan[]): Zone
   return sidesApart(brief.set.layers)
     .flatMap((side): ZoneGroup[] => {
       const ofSide = sections.filter((section) => side === null || section.side === side);
-      const groups = new Map<string, Zone[]>();
-      for (const zone of ZONES) {
-        if (!ofSide.some((section) => section.zone === zone)) continue;
-        const key = keyOf(brief.zones[zone], { zone, side });
-        groups.set(key, [...(groups.get(key) ?? []), zone]);
-      }
+      const there = ZONES.filter((zone) => ofSide.some((section) => section.zone === zone));
+      const groups = grouped(there, (zone) => keyOf(brief.zones[zone], { zone, side }));
       return [...groups.values()].map((zones) => {
         const ofGroup = ofSide.filter((section) => zones.includes(section.zone));
         return {

@@ -1,3 +1,4 @@
+import { withLearntTimes } from '../brief/learnt';
 import type { Brief, PlannedSize, ZoneSet } from '../brief/brief';
 import type { EndsMethodId, RootMethodId } from '../coefficients/root-and-ends';
 import type { DryingStep } from '../drying/dry-run-input';
@@ -37,7 +38,7 @@ export function briefOfWay(base: Brief, way: Way, drying: readonly DryingStep[])
   const { set, startState, stack, habit } = way;
   const technique = techniqueOf(set.technique);
   const choice = { technique: set.technique, ...methodsOf(technique, way, set.tool), tool: set.tool };
-  return {
+  return withLearntTimes({
     ...base,
     set: { ...base.set, ...choice, sections: set.sections, startState, layers: stack.layers },
     zones: perZone((zone): ZoneSet => {
@@ -55,5 +56,5 @@ export function briefOfWay(base: Brief, way: Way, drying: readonly DryingStep[])
     },
     wear: { ...base.wear, ...habit },
     drying,
-  };
+  });
 }

@@ -59,6 +59,7 @@ export function readWish(raw: unknown): Checked<ReadWish> {
     given[field] !== undefined || (field === 'densityPerCm2' && given.ponytailCircumferenceCm !== undefined);
   const notKnown = KNOWABLE.filter((field) => !isKnown(field) || input.head.notKnown?.includes(field));
   const { head, room, timeZone, wearBy, startAt, sleep, pace, dryingRate, seed, hand, part } = input;
+  const { learnt, asIfUnknown, corrections } = input;
   const told: BriefInput = {
     format: 'keen-spiral/brief',
     version: 1,
@@ -72,6 +73,9 @@ export function readWish(raw: unknown): Checked<ReadWish> {
     ...(startAt === null || startAt === undefined ? {} : { startAt }),
     pace,
     dryingRate,
+    ...(learnt ? { learnt } : {}),
+    asIfUnknown,
+    ...(corrections ? { corrections } : {}),
     seed,
   };
   const brief = readBrief(told);

@@ -1,6 +1,7 @@
 import { result } from '../coefficients/result';
 import { Z_90 } from '../stats/normal';
 import type { Spread } from '../stats/spread';
+import { asLongWords, learntSd } from '../brief/learnt';
 import { mergeReasons } from './merge';
 import type { Reason } from './reason';
 import { afterOf, dewOver, handsOf, nightOf, startOf, unevenPart, type SetFacts } from './set-facts';
@@ -28,6 +29,7 @@ const SMALLEST_SHOWN = 0.02;
 export function lnDaysPresentable(facts: SetFacts): LnDays {
   const c = result.value;
   const t = facts.technique.coefficients.value;
+  const learnt = facts.learnt.days;
   const terms: readonly (readonly [factor: string, ln: number, text: string])[] = [
     [
       'section-size',
@@ -56,10 +58,13 @@ export function lnDaysPresentable(facts: SetFacts): LnDays {
     ['start-state', startOf(facts).lnDays, startOf(facts).phrase],
     ['dew-point', c.dewLnDays * dewOver(facts), 'damp air outdoors'],
     ['evenness', c.evennessLnDays * unevenPart(facts), 'sections uneven in size'],
+    ...(learnt
+      ? [['learnt', learnt.shift, asLongWords(learnt, 'lasts', Math.exp(learnt.shift))] as const]
+      : []),
   ];
   return {
     mean: Math.log(t.medianDays) + terms.reduce((sum, [, ln]) => sum + ln, 0),
-    sd: t.lnDaysSd,
+    sd: learntSd(learnt, t.lnDaysSd, facts.daysWidth),
     why: terms.map(([factor, effect, text]) => ({ factor, effect, text })),
   };
 }

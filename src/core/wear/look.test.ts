@@ -27,6 +27,8 @@ const usual: SetFacts = {
   weakEnds: false,
   hairCount: 100_000,
   fill: 0,
+  learnt: {},
+  daysWidth: 1,
 };
 const definition = (facts: SetFacts) => lookOf([{ share: 1, look: definitionTerms(facts) }]);
 const frizz = (facts: SetFacts) => lookOf([{ share: 1, look: frizzTerms(facts) }]);

@@ -1,5 +1,6 @@
 import { result } from '../coefficients/result';
 import { clamp } from '../units/clamp';
+import { learntPoints } from '../brief/learnt';
 import { mergeReasons } from './merge';
 import type { Reason } from './reason';
 import {
@@ -61,6 +62,7 @@ export function definitionTerms(facts: SetFacts): LookTerms {
   const c = result.value;
   const t = facts.technique.coefficients.value;
   const ends = endsOf(facts);
+  const learnt = facts.learnt.definition;
   return {
     base: c.baseDefinition,
     terms: [
@@ -114,6 +116,15 @@ export function definitionTerms(facts: SetFacts): LookTerms {
         effect: c.overlapDefinition * Math.max(0, Math.min(facts.fill, 4) - 1),
         text: 'hair wound over hair on the tool',
       },
+      ...(learnt
+        ? [
+            {
+              factor: 'learnt',
+              effect: learnt.shift,
+              text: learntPoints(learnt, ['more defined', 'less defined']),
+            },
+          ]
+        : []),
     ],
   };
 }

@@ -10,6 +10,7 @@ import { startStates, type StartStateId } from '../coefficients/start-states';
 import { takedownHands, type TakedownHandsId } from '../coefficients/takedown-hands';
 import type { FastenedId } from '../coefficients/fastened';
 import { afterwards, type AfterwardsId } from '../coefficients/afterwards';
+import type { LearntOutcomes } from '../brief/learnt';
 import type { Technique } from '../techniques/technique';
 import { clamp } from '../units/clamp';
 
@@ -41,6 +42,10 @@ export interface SetFacts {
   readonly hairCount: number;
   /** Largest fill of a rod over the head; 0 without rods. */
   readonly fill: number;
+  /** What is learnt of this technique on this head. */
+  readonly learnt: LearntOutcomes;
+  /** Times the spread of days, where past bands were too narrow or too wide. */
+  readonly daysWidth: number;
 }
 
 /** Section thickness against the thickness that suits the coil, in doublings (set-geometry §9). */

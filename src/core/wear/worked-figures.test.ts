@@ -29,6 +29,8 @@ const plain: SetFacts = {
   weakEnds: false,
   hairCount: 100_000,
   fill: 0,
+  learnt: {},
+  daysWidth: 1,
 };
 const sum = ({ base, terms }: LookTerms) => terms.reduce((total, { effect }) => total + effect, base);
 /** How far a figure moves when some facts change, before the ends of the scale. */

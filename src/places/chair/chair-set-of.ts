@@ -4,6 +4,7 @@ import type { DryingMethod } from '@/core/drying-methods/method';
 import { prepSteps } from '@/core/coefficients/prep-steps';
 import { endsMethods, rootMethods } from '@/core/coefficients/root-and-ends';
 import { whyOf } from '@/core/explain/why-of';
+import { learntWords } from '@/ui/known/known-of-her';
 import { readBrief } from '@/core/formats/read-brief';
 import { perZone, ZONES } from '@/core/hair/zone';
 import type { Brief } from '@/core/brief/brief';
@@ -169,6 +170,10 @@ export function chairSetOf({
       drying: cautionsOf(brief, daysInSet, view, 'drying'),
     },
     why: { handsOn: whyOf(set.forecast, 'handsOn'), dry: whyOf(set.forecast, 'dry') },
+    known: {
+      handsOn: learntWords(set.forecast, 'handsOn'),
+      dry: learntWords(set.forecast, 'dry'),
+    },
     events: set.events,
     toolOf: perZone((zone) => brief.zones[zone].tool?.kind ?? null),
     tools: tools.map(({ kind, diameterMm, owned, swatch }) => ({ kind, diameterMm, owned, swatch })),

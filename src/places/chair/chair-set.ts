@@ -120,6 +120,8 @@ export interface ChairSetBase {
   readonly cautions: Readonly<Record<'setting' | 'drying', readonly ChairCaution[]>>;
   /** What pushed the forecast of the set when it was begun. */
   readonly why: Readonly<Record<'handsOn' | 'dry', Why | null>>;
+  /** How this head differs from most, where that was learnt. */
+  readonly known: Readonly<Record<'handsOn' | 'dry', string | null>>;
   /** What each zone is wound on; null for nothing. */
   readonly toolOf: PerZone<ToolKindId | null>;
   /** Sizes of tools that the studio keeps. */

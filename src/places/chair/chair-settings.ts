@@ -42,7 +42,7 @@ let known: { readonly text: string | null; readonly settings: ChairSettings } = 
 };
 
 /** What is kept on this device; as usual where nothing is, or where it cannot be read. */
-function kept(): ChairSettings {
+export function chairSettings(): ChairSettings {
   let text: string | null = null;
   try {
     text = localStorage.getItem(KEY);
@@ -75,4 +75,4 @@ const watch = (listener: () => void) => {
 };
 
 /** How the chair is shown here; other tabs of the device follow. */
-export const useChairSettings = (): ChairSettings => useSyncExternalStore(watch, kept, () => USUAL);
+export const useChairSettings = (): ChairSettings => useSyncExternalStore(watch, chairSettings, () => USUAL);

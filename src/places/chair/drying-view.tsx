@@ -121,6 +121,7 @@ export function DryingView(props: ChairViewProps) {
             />
           </span>
         </p>
+        {set.known.dry && <p className={styles.known}>{set.known.dry}</p>}
         <div className={styles.instruction}>
           <p>
             {isHopeless ? (

@@ -246,7 +246,7 @@ export function SettingView(props: ChairViewProps) {
               <AskHow
                 topic="handsOn"
                 name="finished"
-                now={`Finished about ${formatWhen(pace.finishAtMs.p50, clock, nowMs)}, between ${formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock)}, from the pace so far.`}
+                now={`Finished about ${formatWhen(pace.finishAtMs.p50, clock, nowMs)}, between ${formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock)}, from the pace so far.${set.known.handsOn ? ` ${set.known.handsOn}.` : ''}`}
                 why={set.why.handsOn}
               />
               , {formatExactEnds(pace.finishAtMs.p10, pace.finishAtMs.p90, clock, 'to')}

@@ -1,8 +1,6 @@
 'use client';
 import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/schools/schools';
 import Link from 'next/link';
-import { WANT_LABEL } from '@/core/coefficients/wants';
-import { listed } from '@/core/words/words';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
 import { ZONE_LABEL } from '@/core/hair/zone';
@@ -18,6 +16,7 @@ import { DENSITY_WORDS, nearestLevel } from './level-words';
 import { DoItAgain } from '../sets/set-actions';
 import { CarePart } from './care-part';
 import { HeadRecordActions } from './head-record';
+import { KnownLines } from './known-lines';
 import { Lengths } from './lengths';
 import { Pictures } from './pictures';
 import { Story } from './story';
@@ -93,6 +92,7 @@ export function HeadPage(loaded: Loaded) {
               <b>Mind:</b> {head.allergies}
             </p>
           )}
+          <KnownLines lines={loaded.known} />
           <dl className={styles.facts}>
             {facts.map(([name, value]) => (
               <div key={name}>
@@ -117,11 +117,6 @@ export function HeadPage(loaded: Loaded) {
               {measured.conditions?.map((condition) => (
                 <span key={condition}>{CONDITION_LABEL[condition]}</span>
               ))}
-            </p>
-          )}
-          {head.likes.length > 0 && (
-            <p className={styles.line}>
-              Likes it <b>{listed(head.likes.map((want) => WANT_LABEL[want]))}</b>.
             </p>
           )}
           {head.notes && <p className={styles.notes}>{head.notes}</p>}

@@ -13,6 +13,8 @@ import {
 } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { listOpenPlans } from '@/server/db/rows/plans';
+import { fiveLines } from '@/core/evidence/five-lines';
+import { studioKnowledge } from '@/server/learning';
 import { careOfHeads, growthOfHead } from '@/server/care';
 import { careOf } from '@/server/db/rows/care';
 import { photosOfHead } from '@/server/db/rows/photos';
@@ -46,8 +48,10 @@ export const loadHead = cache((id: string) =>
     const onRods = sets.find(({ set }) => set?.tool);
     const rodSet = onRods ? await findSet(database.db, studioId, onRods.id) : null;
     const [care] = await careOfHeads(database.db, actor.studio, nowMs, id);
+    const { learning } = await studioKnowledge(database, actor.studio);
     return {
       head,
+      known: fiveLines(learning, id, head.likes, nowMs),
       days: [
         ...(await ratedDays(
           database.db,

@@ -19,8 +19,6 @@ type StorySet = Loaded['sets'][number];
 
 /** Sets that stand open; those of before are folded away. */
 const SHOWN = 6;
-/** Days that have room at their full width. */
-const ROOMY_DAYS = 11;
 /** A day without a rating is this high, of 1. */
 const UNRATED = 0.3;
 
@@ -35,9 +33,8 @@ export function Story({
   const ratings = new Map(days);
   const longest = Math.max(
     ...sets.map((set) => Math.max(lastDayOf(set, ratings.get(set.id) ?? []), set.daysPresentable?.p90 ?? 0)),
-    ROOMY_DAYS,
   );
-  const style = { '--fit': ROOMY_DAYS / longest } as CSSProperties;
+  const style = { '--longest': longest } as CSSProperties;
   const rows = (shown: readonly StorySet[], before: StorySet | null) =>
     shown.map((set, i) => (
       <li key={set.id}>

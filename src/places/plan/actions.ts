@@ -20,6 +20,7 @@ import { startSet as startSetRow } from '@/server/db/rows/set-commands';
 import { listProducts, countAsUsed } from '@/server/db/rows/shelf';
 import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
 import { AppError } from '@/server/errors';
+import { knownPlan } from '@/server/learning';
 import { inPool } from '@/server/pool';
 import type { Tx } from '@/server/db/client';
 import type { BegunForecast } from '@/workers/pool';
@@ -193,8 +194,9 @@ export const savePlan = action(savePlanInput, async ({ input, actor, database, n
 
 /** The plan as it stands now, for a tab that fell behind. */
 export const readPlan = action(planIdInput, async ({ input, actor, database }) => {
-  const plan = await findPlan(database.db, actor.studio.id, input.id);
-  if (!plan) throw new AppError('not-found');
+  const written = await findPlan(database.db, actor.studio.id, input.id);
+  if (!written) throw new AppError('not-found');
+  const plan = await knownPlan(database, actor.studio, written);
   const { title, brief, layerProductIds, revision } = plan;
   return { content: { title, brief, layerProductIds }, revision };
 });
@@ -217,8 +219,9 @@ const MOST_ATTEMPTS = 3;
 export const startSet = action(planIdInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
-    const plan = await findPlan(database.db, studioId, input.id);
-    if (!plan) throw new AppError('not-found');
+    const written = await findPlan(database.db, studioId, input.id);
+    if (!written) throw new AppError('not-found');
+    const plan = await knownPlan(database, actor.studio, written);
     const begun = await setOfPlan(database.db, studioId, plan.id);
     if (begun) return { id: begun.id };
     const given = await inPool('begin', plan.brief);
@@ -238,7 +241,7 @@ export const startSet = action(planIdInput, async ({ input, actor, database, now
 async function begin(
   tx: Tx,
   studioId: string,
-  { id: planId, revision }: PlanRow,
+  { id: planId, revision, brief }: PlanRow,
   given: BegunForecast,
   nowMs: number,
 ): Promise<string | null> {
@@ -259,7 +262,7 @@ async function begin(
       planStatusBefore: plan.status,
       measurementId: plan.measurementId,
       title: plan.title,
-      brief: plan.brief,
+      brief,
       forecast: given.plan,
       layerProductIds: plan.layerProductIds,
       modelVersion: MODEL_VERSION,

@@ -32,6 +32,7 @@ import {
 import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
 import { WhyList } from '@/ui/how-we-know/why-list';
 import { useUnits } from '@/ui/units-context';
+import { AsIfUnknown } from './known-of-her';
 import { sureUnderWords, dryWords } from './dry-words';
 import { handsOnOf, partWords } from './hands-on';
 import styles from './forecast-panel.module.css';
@@ -48,6 +49,8 @@ export interface ForecastPanelProps {
   readonly isWorking: boolean;
   readonly refining: Refining | null;
   readonly onStop: () => void;
+  /** What is learnt of the head; null where nothing is. */
+  readonly known: { readonly isUnknown: boolean; readonly onUnknown: (isUnknown: boolean) => void } | null;
   /** What the plan takes from the shelf; said early where something runs short. */
   readonly shelf: { readonly isShort: boolean; readonly words: ReactNode };
 }
@@ -162,6 +165,9 @@ export function ForecastPanel(props: ForecastPanelProps) {
         onStop={props.onStop}
         onAsk={setAsked}
       />
+      {props.known && (
+        <AsIfUnknown plan={plan} isUnknown={props.known.isUnknown} onChange={props.known.onUnknown} />
+      )}
       <Cautions cautions={planCautions.filter((caution) => caution.severity !== 'note')} />
       {props.shelf.isShort && props.shelf.words}
       <dl className={styles.grid}>

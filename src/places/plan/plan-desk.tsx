@@ -26,6 +26,8 @@ import { useUndoKeys } from './desk/use-undo-keys';
 import { comparedPlan } from './difference-words';
 import { ForecastPanel } from './forecast-panel';
 import { FromTheShelf } from './from-the-shelf';
+import type { Corrections, Learnt } from '@/core/brief/learnt';
+import type { WishMeans } from './first/wish-for';
 import type { PastSet } from '@/core/suggest/record';
 import { stretched, withOption } from '@/core/draft/edits';
 import { wholeSetLabel } from '@/core/draft/labels';
@@ -72,6 +74,12 @@ const RoundDialog = dynamic(() => import('./round/round-dialog').then((module) =
 const SheetDialog = dynamic(() => import('./sheet/sheet-dialog').then((module) => module.SheetDialog));
 
 const TICK_MS = 60_000;
+
+/** What a brief says of its head, as a search takes it. */
+const knownIn = ({ learnt, asIfUnknown, corrections }: DraftBrief): WishMeans['known'] => ({
+  learnt: asIfUnknown ? null : ((learnt as Learnt | undefined) ?? null),
+  corrections: (corrections as Corrections | undefined) ?? null,
+});
 
 /** Mean stretched length of a head: by its hair where that is known, else by its zones. */
 function meanLengthCm(lengths: DraftBrief['head']['stretchedLengthCm'], answer: AnsweredView | null): number {
@@ -167,6 +175,7 @@ export function PlanDesk(props: PlanDeskProps) {
             dryers: props.dryers,
             hand: brief.set.hand ?? 'usual',
             timeZone: brief.timeZone ?? props.clock.timeZone,
+            known: knownIn(brief),
           }}
           nowMs={nowMs}
           now={plan && comparedPlan(plan)}
@@ -224,6 +233,14 @@ export function PlanDesk(props: PlanDeskProps) {
             isWorking={live.isWorking}
             refining={live.refining}
             onStop={live.stop}
+            known={
+              brief.learnt
+                ? {
+                    isUnknown: brief.asIfUnknown ?? false,
+                    onUnknown: (asIfUnknown) => changeBrief({ asIfUnknown }),
+                  }
+                : null
+            }
             shelf={{
               isShort: isShort(shelf) || allergies.length > 0,
               words: (

@@ -3,6 +3,7 @@ import { clockOf, readDisplay } from '@/core/formats/read-display';
 import { readBrief } from '@/core/formats/read-brief';
 import { query } from '@/server/action';
 import { quickView, settledView } from '@/server/forecast-cache';
+import { knownOfHead, knownPlan } from '@/server/learning';
 import { findHead, listHeadNames } from '@/server/db/rows/heads';
 import { PAGE_SIZE } from '@/server/db/rows/paging';
 import { countPlans, findPlan, listOpenPlans, pageOfPlans, PLAN_ORDERS } from '@/server/db/rows/plans';
@@ -42,9 +43,10 @@ async function pastOf(reader: Reader, studioId: string, headId: string): Promise
 export const loadPlan = cache((id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
-    const plan = await findPlan(database.db, studioId, id);
-    const head = plan && (await findHead(database.db, studioId, plan.headId));
-    if (!plan || !head) return null;
+    const written = await findPlan(database.db, studioId, id);
+    const head = written && (await findHead(database.db, studioId, written.headId));
+    if (!written || !head) return null;
+    const plan = await knownPlan(database, actor.studio, written);
     const read = readBrief(plan.brief);
     return {
       plan,
@@ -79,6 +81,7 @@ export const loadFirst = cache((headId: string) =>
       head && {
         head,
         past: await pastOf(database.db, studio.id, head.id),
+        known: await knownOfHead(database, studio, head.id),
         products: await listProducts(database.db, studio.id),
         tools: await listTools(database.db, studio.id),
         dryers: await listDryers(database.db, studio.id),
@@ -140,7 +143,8 @@ export const loadBeside = cache((id: string, beside: string) =>
       head,
       drafts: await Promise.all(
         drafts.map(async (draft) => {
-          const beside = (await findPlan(database.db, studioId, draft.id))!;
+          const written = (await findPlan(database.db, studioId, draft.id))!;
+          const beside = await knownPlan(database, actor.studio, written);
           return {
             ...draft,
             brief: beside.brief,
@@ -172,9 +176,10 @@ export const loadBeside = cache((id: string, beside: string) =>
 export const loadPrinted = (id: string) =>
   query(async ({ actor, database, nowMs }) => {
     const { studio } = actor;
-    const plan = await findPlan(database.db, studio.id, id);
-    const head = plan && (await findHead(database.db, studio.id, plan.headId));
-    if (!plan || !head) return null;
+    const written = await findPlan(database.db, studio.id, id);
+    const head = written && (await findHead(database.db, studio.id, written.headId));
+    if (!written || !head) return null;
+    const plan = await knownPlan(database, studio, written);
     return {
       content: { title: plan.title, brief: plan.brief, layerProductIds: plan.layerProductIds },
       answer: await settledView(plan),

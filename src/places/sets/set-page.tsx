@@ -1,10 +1,8 @@
 'use client';
 import dynamic from 'next/dynamic';
-import type { TopicId } from '@/core/explain/topics';
 import { sectionName } from '@/core/parting/section-name';
 import { standingForecast } from '@/core/plan/as-taken-down';
 import { whyOf } from '@/core/explain/why-of';
-import { restedMs } from '@/core/run/run-state';
 import { techniqueOf } from '@/core/techniques';
 import type { DayMarks } from '@/core/diary/day-entry';
 import { stretchedOf } from '@/core/diary/day-problem';
@@ -12,19 +10,8 @@ import { daySeries } from '@/core/diary/day-series';
 import { WEAR_MARK_IDS, wearMarks } from '@/core/diary/day-words';
 import { FAULT_IDS, faults } from '@/core/run/faults';
 import { listed } from '@/core/words/words';
-import { wholeDays } from '@/core/diary/whole-days';
-import { hasEnded } from '@/core/wear/end-reasons';
 import { CrownMap } from '@/ui/crown-map/crown-map';
-import {
-  formatClock,
-  formatMoment,
-  formatDays,
-  formatDryHours,
-  formatHours,
-  formatIndex,
-  formatMinutes,
-  formatPercent,
-} from '@/ui/format';
+import { formatClock, formatMoment, formatHours } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { LinkButton } from '@/ui/shell/link-button';
@@ -33,7 +20,8 @@ import { motifOfSection, wholeSetLabel } from '@/core/draft/labels';
 import { HOUR_MS } from '@/core/units/time';
 import type { loadSet } from './queries';
 import { GivenUp } from './given-up';
-import { heldUp, outcomeRows, type OutcomeRow } from './outcome-rows';
+import { heldUp } from './outcome-rows';
+import { happenedWords, ROWS, rowsOf } from './outcome-words';
 import { dampWords } from './damp-words';
 import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
 import { TimesTable } from './times-table';
@@ -50,36 +38,6 @@ const BandChart = dynamic(() => import('@/ui/charts/band-chart').then((module) =
 
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadSet>>>;
 
-const ROWS: Readonly<
-  Record<OutcomeRow['id'], { label: string; topic: TopicId; show: (value: number) => string }>
-> = {
-  install: { label: 'Setting it', topic: 'handsOn', show: formatMinutes },
-  dry: { label: 'Dry to the root', topic: 'dry', show: formatDryHours },
-  definition: {
-    label: 'Definition, first day',
-    topic: 'definition',
-    show: (value) => `${formatIndex(value)} of 10`,
-  },
-  stretch: { label: 'Stretch at the crown', topic: 'shows', show: formatPercent },
-  days: { label: 'Days presentable', topic: 'days', show: formatDays },
-};
-
-function happenedWords(row: OutcomeRow): string {
-  const { show } = ROWS[row.id];
-  const { happened } = row;
-  if (happened === null) return 'not recorded';
-  switch (happened.kind) {
-    case 'value':
-      return show(happened.value);
-    case 'between':
-      return `${show(happened.low)} to ${show(happened.high)}`;
-    case 'at-least':
-      return `more than ${show(happened.value)}`;
-    case 'at-most':
-      return `${show(happened.value)} or less`;
-  }
-}
-
 /** One set: what was forecast, and what happened. */
 export function SetPage({
   set,
@@ -93,30 +51,9 @@ export function SetPage({
   nowMs,
 }: Loaded) {
   const technique = techniqueOf(set.brief.set.technique);
-  const { installedAtMs, checks, pauses, standing } = set.run;
-  const crown = set.brief.head.stretchedLengthCm;
-  const crownCm = typeof crown === 'number' ? crown : crown.crown;
-  const crownDay = set.wearDays.find((day) => day.visibleCm.crown !== undefined);
-  const days = wholeDays(set.wearDays);
-  const first = days.find(({ ratings }) => ratings.definition !== undefined);
+  const { installedAtMs, checks, standing } = set.run;
   const forecast = standingForecast(set.forecast, set.asTakenDown);
-  const rows = outcomeRows(forecast, {
-    workedMin:
-      installedAtMs === null || set.isEnteredLater
-        ? null
-        : (installedAtMs - set.startedAtMs - restedMs(pauses, set.startedAtMs, installedAtMs)) / 60_000,
-    checks:
-      installedAtMs === null
-        ? []
-        : checks.map((check) => ({ ...check, afterH: (check.atMs - installedAtMs) / HOUR_MS })),
-    firstDefinition:
-      first?.ratings.definition !== undefined && first.day <= 1
-        ? { value: first.ratings.definition, day: first.day }
-        : null,
-    stretch: crownDay?.visibleCm.crown ? crownDay.visibleCm.crown / crownCm : null,
-    lastGoodDay: set.outcome?.lastGoodDay ?? set.wearDays.at(-1)?.day ?? null,
-    endedByItself: set.outcome !== null && hasEnded(set.outcome.reason, set.outcome.wouldHaveGoneOn),
-  });
+  const rows = rowsOf({ set });
   const damp = dampWords(set);
   const marks: DayMarks = Object.fromEntries(
     WEAR_MARK_IDS.flatMap((id) => {
@@ -143,6 +80,16 @@ export function SetPage({
       action={
         <span className={styles.actions}>
           <DoItAgain setId={set.id} />
+          {set.outcome && (
+            <LinkButton variant="outlined" href={`/sets/${set.id}/next`}>
+              Next time
+            </LinkButton>
+          )}
+          {set.cancelledAtMs === null && set.takenDownAtMs !== null && (
+            <LinkButton variant="outlined" href={`/sets/${set.id}/why`}>
+              What went wrong?
+            </LinkButton>
+          )}
           {set.cancelledAtMs === null && (
             <LinkButton
               variant="outlined"

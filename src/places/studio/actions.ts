@@ -20,6 +20,7 @@ import { copiesFolder, listCopies, takeCopy as takeCopyNow } from '@/server/db/s
 import { env } from '@/server/env';
 import { AppError, invalid } from '@/server/errors';
 import { forgetForecasts } from '@/server/forecast-cache';
+import { forgetLearning } from '@/server/learning';
 import { prepareDatabase } from '@/server/start';
 import { copyInput, ownStudioInput, saveStudioInput, unitsInput } from './studio-input';
 
@@ -56,6 +57,7 @@ export const restoreCopy = action(copyInput, async ({ input, nowMs }) => {
     restore(env.databaseUrl, join(copiesFolder()!, copy.name), nowMs, true),
   );
   forgetForecasts();
+  forgetLearning();
   await prepareDatabase();
   revalidatePath('/', 'layout');
   return { aside };

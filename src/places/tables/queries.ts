@@ -1,3 +1,4 @@
+import { grouped } from '@/core/grouped';
 import 'server-only';
 import { dayProblem, stretchedOf } from '@/core/diary/day-problem';
 import { saysSomething, type DayEntry } from '@/core/diary/day-entry';
@@ -120,8 +121,7 @@ const takeDays: Taker = async ({ actor: { studio }, database, nowMs }, rows, imp
     found.map(({ id, takenDownAtMs }) => [id, takenDownAtMs === null ? null : dateOf(takenDownAtMs)]),
   );
   const byId = new Map(found.map((set) => [set.id, set]));
-  const byHead = new Map<string, TableSet[]>();
-  for (const set of found) byHead.set(set.headName, [...(byHead.get(set.headName) ?? []), set]);
+  const byHead = grouped(found, ({ headName }) => headName);
   const setOf = (row: WearTableRow) =>
     row.set !== ''
       ? byId.get(row.set)

@@ -1,5 +1,6 @@
 'use server';
 import { revalidatePath } from 'next/cache';
+import { EMPTY_DAY } from '@/core/diary/day-entry';
 import { dayProblem, stretchedOf } from '@/core/diary/day-problem';
 import { codeIn, diaryIdOf, readDiaryCode } from '@/core/take-home/diary-code';
 import { diaryFates, fates } from '@/core/take-home/taken-in';
@@ -22,6 +23,7 @@ import {
   keepMarksInput,
   keepMeasuresInput,
   saveWearDayInput,
+  secondLookInput,
 } from './wear-input';
 
 async function wornSet({ actor, database }: Call, setId: string): Promise<SetRecord> {
@@ -35,7 +37,7 @@ const dayOf = ({ actor, nowMs }: Call, set: SetRecord, date: string) =>
 
 /** Keeps one day of wear, and answers the revision that it has now. */
 export const saveWearDay = action(saveWearDayInput, async (call) => {
-  const { setId, date, half, revision, entry } = call.input;
+  const { setId, date, half, revision, entry, by } = call.input;
   const set = await wornSet(call, setId);
   const day = dayOf(call, set, date);
   if (half !== 'whole' && !set.brief.parting?.trial)
@@ -51,11 +53,33 @@ export const saveWearDay = action(saveWearDayInput, async (call) => {
       tx,
       call.actor.studio.id,
       setId,
-      { ...entry, day, half, revision, ratedBy: null, source: 'studio' },
+      { ...entry, day, half, revision, ratedBy: by || null, source: 'studio' },
       call.nowMs,
     ),
   );
   return { day, revision: revision + 1 };
+});
+
+/** Keeps what a second pair of eyes saw of a day, beside what the first said of it. */
+export const saveSecondLook = action(secondLookInput, async (call) => {
+  const { setId, date, by, ratings } = call.input;
+  const day = dayOf(call, await wornSet(call, setId), date);
+  const studioId = call.actor.studio.id;
+  await call.database.write(async (tx) => {
+    const first = await findWearDay(tx, studioId, setId, day, 'whole');
+    if (!first || Object.keys(first.ratings).length === 0)
+      throw invalid('date', 'nobody rated that day yet: rate it first, then look again');
+    if (first.ratedBy === by) throw invalid('by', 'the first look was yours already; another must look');
+    await saveEarlierDay(
+      tx,
+      studioId,
+      setId,
+      { ...EMPTY_DAY, ratings, day, half: 'whole', ratedBy: by, source: 'studio' },
+      call.nowMs,
+    );
+  });
+  revalidatePath('/findings');
+  return {};
 });
 
 /** One day of wear as it is kept now, for who finds that another tab was there first. */

@@ -90,9 +90,11 @@ export function GiveUp({
     ),
     unsavedAs: `give-up.${setId}`,
     save: (filled) => giveUp({ setId, form: filled }),
-    onKept: () => {
+    onKept: (): string => {
       onDone();
-      return `/sets/${setId}`;
+      const half = form.getValues('half');
+      const isOver = half === 'whole' || halves.every((one) => one === half || given.includes(one));
+      return isOver && !recorded ? `/sets/${setId}/next` : `/sets/${setId}`;
     },
   });
   const { control } = form;

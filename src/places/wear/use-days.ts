@@ -5,6 +5,7 @@ import type { Half } from '@/core/hair/half';
 import type { RatingId } from '@/core/wear/rating-scales';
 import { sentence } from '@/core/words/words';
 import { dropUnsaved, readUnsaved, writeUnsaved } from '@/ui/hooks/unsaved-store';
+import { chairSettings } from '../chair/chair-settings';
 import { readWearDay, saveWearDay } from './actions';
 
 const SAVE_AFTER_MS = 500;
@@ -52,7 +53,14 @@ export function useDay(setId: string, date: string, known: KeptEntry, onKept: (k
       if (sending === saved.current) return;
       setKept('keeping');
       try {
-        const answer = await saveWearDay({ setId, date, half, revision: revision.current, entry: sending });
+        const answer = await saveWearDay({
+          setId,
+          date,
+          half,
+          revision: revision.current,
+          entry: sending,
+          by: chairSettings().ownName || null,
+        });
         if (answer.ok) {
           revision.current = answer.value.revision;
           saved.current = sending;

@@ -24,6 +24,7 @@ import { DayCard, HalvesCard } from './day-card';
 import { GiveUp } from './give-up';
 import { halvesOf, keptDays, openedDay, saidOfHalves, type KeptDay } from './known-day';
 import { PhotoStory } from './photo-story';
+import { SecondLook } from './second-look';
 import type { KeptEntry } from './use-days';
 import { TakeHome } from './take-home';
 import { WearStrip } from './wear-strip';
@@ -155,6 +156,15 @@ export function WearDesk({
         hair={set.hairTone}
         onKept={onKept}
       />
+      {halves.length === 1 && days.some((one) => one.day === day) && (
+        <SecondLook
+          key={`second-${date}`}
+          setId={set.id}
+          date={date}
+          skin={set.skinTone}
+          hair={set.hairTone}
+        />
+      )}
       {photos.length > 1 && (
         <Part title="Day by day">
           <PhotoStory photos={photos} />

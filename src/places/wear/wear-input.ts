@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_NAME_LETTERS } from '@/core/run/run-event';
 import { NIGHT_CARE_IDS } from '@/core/coefficients/night-care';
 import type { HalfOutcome } from '@/core/diary/outcome';
 import { END_REASON_IDS, endReasons } from '@/core/wear/end-reasons';
@@ -16,6 +17,20 @@ export const saveWearDayInput = z.strictObject({
   half: z.enum(HALVES),
   revision: z.int().min(0),
   entry: dayEntry,
+  /** The name that the hand at this device goes by; null where it goes by none. */
+  by: z.string().trim().max(MOST_NAME_LETTERS).nullable().default(null),
+});
+
+/** A second look at a day that somebody else rated. */
+export const secondLookInput = z.strictObject({
+  setId: id,
+  date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'choose a day'),
+  by: z
+    .string()
+    .trim()
+    .min(1, 'say who rates')
+    .max(MOST_NAME_LETTERS, `a name of at most ${MOST_NAME_LETTERS} letters`),
+  ratings: dayEntry.shape.ratings.unwrap(),
 });
 
 /** What the form of an end holds. */

@@ -32,11 +32,14 @@ import { care } from '@/core/coefficients/care';
 import { viewMarks } from '@/core/diary/photo';
 import { WORSE_IDS } from '@/core/diary/photo-measure';
 import { runEventInput } from '@/core/run/run-event-input';
+import { keptCorrections } from '@/core/evidence/corrections';
+import { causeAnswers, fittedSpreads, seenSymptoms, toldFacts } from '@/core/evidence/kept';
 import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
 import {
   careLog,
   dryers,
+  faultFindings,
   headMeasurements,
   headMerges,
   heads,
@@ -49,6 +52,7 @@ import {
   setEvents,
   sets,
   setSections,
+  studioLearning,
   studios,
   takeHomeDiaries,
   tools,
@@ -78,6 +82,8 @@ const TABLES = {
   photoMeasures,
   careLog,
   takeHomeDiaries,
+  studioLearning,
+  faultFindings,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
@@ -91,6 +97,8 @@ const LATER_TABLES: readonly TableName[] = [
   'photoMeasures',
   'careLog',
   'takeHomeDiaries',
+  'studioLearning',
+  'faultFindings',
 ];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
@@ -175,6 +183,11 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   visibleCm: visibleLengths,
   entry: dayEntry,
   recalled,
+  fitted: fittedSpreads,
+  corrections: keptCorrections,
+  symptoms: seenSymptoms,
+  told: toldFacts,
+  answers: causeAnswers,
   worse: z.array(z.enum(WORSE_IDS)).max(WORSE_IDS.length),
   moved: z.strictObject({
     measurements: z.array(z.string().max(64)),
@@ -342,6 +355,7 @@ const POINTS: readonly (readonly [from: TableName, column: string, to: TableName
   ['takeHomeDiaries', 'setId', 'sets'],
   ['photoMeasures', 'setId', 'sets'],
   ['photoMeasures', 'photoId', 'photos'],
+  ['faultFindings', 'setId', 'sets'],
 ];
 
 /** An entry as it can be found again: its name or title where it has one. */

@@ -236,10 +236,10 @@ export function CrownMap(props: CrownMapProps) {
         <text x={DRAWING.poleX} y={DRAWING.height - 8}>
           {words.bottom}
         </text>
-        <text x="1" y="150" className={styles.wordLeft}>
+        <text x="1" y="92" className={styles.wordLeft}>
           {words.left}
         </text>
-        <text x={DRAWING.width - 1} y="150" className={styles.wordRight}>
+        <text x={DRAWING.width - 1} y="92" className={styles.wordRight}>
           {words.right}
         </text>
       </g>

@@ -5,7 +5,7 @@ import type { FieldError } from '@/core/formats/field-error';
 import { sentence } from '@/core/words/words';
 
 /** What an action of the server answers. */
-type Answer<T> =
+export type Answer<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly code: string; readonly errors: readonly FieldError[] };
 
@@ -15,7 +15,7 @@ const OFFLINE: readonly FieldError[] = [
 
 /**
  * Runs an action of the server. While it is on its way a second press does nothing; whatever happens to the connection,
- * the button comes back.
+ * the button comes back. It answers what the server did, or null where nothing was heard of it.
  */
 export function useAction() {
   const [isBusy, setBusy] = useState(false);
@@ -23,7 +23,7 @@ export function useAction() {
   const isRunning = useRef(false);
 
   const run = useCallback(async <T,>(act: () => Promise<Answer<T>>, then?: (value: T) => void) => {
-    if (isRunning.current) return;
+    if (isRunning.current) return null;
     isRunning.current = true;
     setBusy(true);
     setErrors([]);
@@ -31,8 +31,10 @@ export function useAction() {
       const answer = await act();
       if (answer.ok) then?.(answer.value);
       else setErrors(answer.errors);
+      return answer;
     } catch {
       setErrors(OFFLINE);
+      return null;
     } finally {
       isRunning.current = false;
       setBusy(false);

@@ -40,6 +40,13 @@ export const PLACES = [
     isFor: 'Every set, past and present, to find, compare with its forecast, put right, or do again.',
   },
   {
+    href: '/findings',
+    label: 'Findings',
+    icon: 'findings',
+    isFor:
+      'What your own log says: what lasts, what made the difference, half-head trials, and whether forecasts held.',
+  },
+  {
     href: '/shelf',
     label: 'Shelf',
     icon: 'shelf',

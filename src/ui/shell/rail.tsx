@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import {
   ChairIcon,
+  FindingsIcon,
   HeadsIcon,
   MarkIcon,
   MoonIcon,
@@ -23,6 +24,7 @@ const ICONS = {
   heads: HeadsIcon,
   plan: PlanIcon,
   chair: ChairIcon,
+  findings: FindingsIcon,
   wear: WearIcon,
   sets: SetsIcon,
   shelf: ShelfIcon,

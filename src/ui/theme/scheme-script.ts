@@ -1,10 +1,15 @@
 /**
- * Sets light or dark before anything is painted: as it was chosen on this device, else as the device has it. The names
- * are those under which the theme keeps its choice.
+ * Sets light or dark before anything is painted: as it was chosen on this device, else as the device has it, also when
+ * that changes at dusk. The names are those under which the theme keeps its choice.
  */
 export const SCHEME_SCRIPT = `(() => {
-  let mode = 'system';
-  try { mode = localStorage.getItem('mui-mode') || mode; } catch {}
-  const isDark = mode === 'dark' || (mode === 'system' && matchMedia('(prefers-color-scheme: dark)').matches);
-  document.documentElement.setAttribute('data-scheme', isDark ? 'dark' : 'light');
+  const device = matchMedia('(prefers-color-scheme: dark)');
+  const paint = () => {
+    let mode = 'system';
+    try { mode = localStorage.getItem('mui-mode') || mode; } catch {}
+    const isDark = mode === 'dark' || (mode === 'system' && device.matches);
+    document.documentElement.setAttribute('data-scheme', isDark ? 'dark' : 'light');
+  };
+  paint();
+  device.addEventListener('change', paint);
 })();`;

@@ -33,6 +33,8 @@ import { serverNowMs } from '@/ui/hooks/server-clock';
 import { MINUTE_MS } from '@/core/units/time';
 import { lateWords } from '../desk/late-words';
 import { useSuggestions } from './use-suggestions';
+import { learntSentences } from '@/ui/known/known-of-her';
+import { KnownOfHer } from '../known-of-her';
 import { UsefulNote } from './useful-note';
 import { WeighedDialog } from './weighed-dialog';
 import { WishBar } from './wish-bar';
@@ -274,6 +276,7 @@ export function FirstDraft({ head, means, form: asked, clock, nowMs }: FirstDraf
                 ))}
               </dl>
             )}
+            {plan && learntSentences(plan).length > 0 && <KnownOfHer plan={plan} />}
             <h2>
               Or another kind <small>against this one</small>
             </h2>

@@ -44,6 +44,7 @@ const means: WishMeans = {
   allergies: 'coconut',
   schools: {},
   past: [],
+  known: { learnt: null, corrections: null },
   products: [],
   tools: [],
   dryers: [],

@@ -1,3 +1,4 @@
+import type { Corrections, Learnt } from '@/core/brief/learnt';
 import type { Want } from '@/core/coefficients/wants';
 import type { HandId } from '@/core/coefficients/hands';
 import type { ShelfDryer, ShelfProduct, ShelfTool } from '@/core/draft/draft-brief';
@@ -36,6 +37,11 @@ export interface WishMeans {
   readonly dryers: readonly ShelfDryer[];
   readonly hand: HandId;
   readonly timeZone: string;
+  /** What is learnt of her, and what forecasts are put right by. */
+  readonly known: {
+    readonly learnt: Learnt | null;
+    readonly corrections: Corrections | null;
+  };
 }
 
 const QUARTER_MS = 15 * MINUTE_MS;
@@ -84,6 +90,8 @@ export function wishFor(form: WishForm, means: WishMeans, nowMs: number): WishIn
     allergies: means.allergies,
     schools: { ...means.schools },
     past: [...means.past],
+    ...(means.known.learnt ? { learnt: means.known.learnt as WishInput['learnt'] } : {}),
+    ...(means.known.corrections ? { corrections: means.known.corrections } : {}),
     hand: means.hand,
     shelf: {
       // Who keeps no shelf is not told to buy everything.

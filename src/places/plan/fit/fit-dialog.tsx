@@ -14,6 +14,7 @@ import { startFit, type RunningWork } from '@/workers/client';
 import type { DraftBrief } from '@/core/draft/draft-brief';
 import type { TechniqueId } from '@/core/techniques';
 import type { Compared } from '../difference-words';
+import { othersWords } from '@/core/brief/learnt';
 import { sentence } from '@/core/words/words';
 import { wishFor, type WishMeans } from '../first/wish-for';
 import { FitOption } from './fit-option';
@@ -67,6 +68,7 @@ export function FitDialog({
   onClose: () => void;
 }) {
   const [form, setForm] = useState<Form>(START);
+  const known = othersWords(means.known.learnt);
   const [progress, setProgress] = useState<FitProgress | null>(null);
   const [isRunning, setRunning] = useState(false);
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
@@ -124,6 +126,7 @@ export function FitDialog({
             <CloseIcon />
           </IconButton>
         </header>
+        {known.length > 0 && <p className={styles.known}>Known of her: {known.join('; ')}.</p>}
         <div className={styles.form}>
           <NumberField
             label="From first touch to ready"

@@ -86,6 +86,7 @@ export function SetGuide({
         allergies: '',
         schools: {},
         past: [],
+        known: { learnt: null, corrections: null },
         products,
         tools,
         dryers,

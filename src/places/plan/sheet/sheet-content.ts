@@ -35,6 +35,7 @@ import {
   formatMass,
   formatMinutes,
 } from '@/ui/format';
+import { learntWords } from '@/ui/known/known-of-her';
 import { blockLabel } from '@/ui/ribbon/block-label';
 import { dryLine, dryWords, sureUnderWords } from '../dry-words';
 import { layerName, takenProducts } from '@/core/draft/shelf-choices';
@@ -140,6 +141,11 @@ export function sheetWords(source: SheetSource): SheetWords {
     if (!school || all[school]!.isOf || (only && !only.includes(brief.set.technique))) return [];
     return [{ text: `${label}: ${all[school]!.label.toLowerCase()}` }];
   });
+  const known = (...topics: Parameters<typeof learntWords>[1][]): FlowLine[] =>
+    topics.flatMap((topic) => {
+      const text = learntWords(plan, topic);
+      return text ? [{ text }] : [];
+    });
   const cautions = plan.cautions.map(({ text, turnTo, severity }) => ({
     line: { text: `${text}${turnTo ? ` Ask ${turnTo}.` : ''}` },
     severity,
@@ -231,6 +237,7 @@ export function sheetWords(source: SheetSource): SheetWords {
             ? []
             : [{ text: `${formatChance(chanceDryAtWearBy)} sure to be dry at takedown` }]),
           ...(sureUnder ? [{ text: sureUnderWords(sureUnder) }] : []),
+          ...known('dry'),
           { text: `Feel ${feel.join(', ')} first, at the root` },
         ],
       },
@@ -250,7 +257,11 @@ export function sheetWords(source: SheetSource): SheetWords {
       },
       {
         title: 'On this head',
-        lines: [...(brief.note ? [{ text: brief.note, face: 'bold' as const }] : []), ...followed],
+        lines: [
+          ...(brief.note ? [{ text: brief.note, face: 'bold' as const }] : []),
+          ...followed,
+          ...known('days', 'definition', 'shows', 'handsOn'),
+        ],
       },
       {
         title: 'Mind',

@@ -14,12 +14,14 @@ import {
   tap,
   PRODUCT,
 } from '../../../../tests/support/studio';
+import { BLANK } from '../../../../tests/support/simulated-studio';
 import { USUAL_DISPLAY } from '@/core/formats/display';
 import type { PhotoMeasure } from '@/core/diary/photo-measure';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
 import * as care from './care';
 import * as diaries from './diaries';
+import * as evidence from './evidence';
 import * as heads from './heads';
 import * as imports from './imports';
 import * as photos from './photos';
@@ -68,6 +70,13 @@ const TOOL: shelf.ToolCard = {
   swatch: '#888888',
 };
 const NEW = { id: null, revision: 0 };
+const SEEN = { ...BLANK, modelVersion: 'theirs' };
+const FAULT: evidence.FaultRecord = {
+  symptoms: { limp: 'present' },
+  told: { tension: 2 },
+  answers: { 'too-much': true },
+  revision: 0,
+};
 const DAY = aDay();
 const OUTCOME = anEnd();
 const PHOTO = {
@@ -108,6 +117,9 @@ beforeAll(async () => {
   const careId = await write((tx) => care.addCare(tx, studioId, { ...CARE, headId: head.id }, NOON));
   const importId = await write((tx) => imports.beginImport(tx, studioId, 'wear-days', 'x.csv', NOON));
   await write((tx) => imports.noteImported(tx, studioId, importId, [{ rowId: 'x', setId }]));
+  await write((tx) => evidence.keepEvidence(tx, studioId, [{ setId, seen: BLANK }]));
+  await write((tx) => evidence.saveFault(tx, studioId, setId, FAULT, NOON));
+  await write((tx) => evidence.keepLearningSettings(tx, studioId, { noticeable: 1.5 }));
   const diaryId = (await write((tx) => diaries.diaryOfSet(tx, studioId, setId, NOON))).id;
   await write((tx) =>
     care.syncCalendar(tx, studioId, [{ uid: 'wash-1', date: '2027-03-20', summary: 'Wash' }], NOON),
@@ -203,6 +215,9 @@ const READS: Record<string, () => Promise<unknown>> = {
   findTool: () => shelf.findTool(database.db, otherId, theirs.toolId),
   findDryer: () => shelf.findDryer(database.db, otherId, theirs.dryerId),
   findMix: () => shelf.findMix(database.db, otherId, theirs.mix.id),
+  touchedSince: () => evidence.touchedSince(database.db, otherId, 0),
+  faultsOf: async () => [...(await evidence.faultsOf(database.db, otherId))],
+  ratedTwice: () => evidence.ratedTwice(database.db, otherId),
   enteredDays: async () => [...(await wear.enteredDays(database.db, otherId, [theirs.setId]))],
 };
 
@@ -312,6 +327,12 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   deleteCare: (tx) => care.deleteCare(tx, otherId, theirs.careId),
   syncCalendar: (tx) => care.syncCalendar(tx, otherId, [], NOON),
   outcomesOf: (tx) => wear.outcomesOf(tx, otherId, theirs.setId),
+  keepEvidence: (tx) => evidence.keepEvidence(tx, otherId, [{ setId: theirs.setId, seen: SEEN }]),
+  saveFault: (tx) => evidence.saveFault(tx, otherId, theirs.setId, { ...FAULT, revision: 1 }, NOON),
+  faultOf: (tx) => evidence.faultOf(tx, otherId, theirs.setId),
+  lastTouched: (tx) => evidence.lastTouched(tx, otherId),
+  learningSettings: (tx) => evidence.learningSettings(tx, otherId),
+  keepLearningSettings: (tx) => evidence.keepLearningSettings(tx, otherId, { noticeable: 2 }),
   findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
 };
@@ -332,9 +353,21 @@ const OF_NO_STUDIO = [
 
 describe('in another studio', () => {
   it('every row function is tried', () => {
-    const all = [care, diaries, heads, imports, photos, plans, setLog, sets, shelf, studios, wear].flatMap(
-      (module) =>
-        Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
+    const all = [
+      care,
+      diaries,
+      evidence,
+      heads,
+      imports,
+      photos,
+      plans,
+      setLog,
+      sets,
+      shelf,
+      studios,
+      wear,
+    ].flatMap((module) =>
+      Object.entries(module).flatMap(([name, value]) => (typeof value === 'function' ? [name] : [])),
     );
     const tried = [...Object.keys(READS), ...Object.keys(WRITES), ...OF_NO_STUDIO];
     expect([...all].sort()).toEqual([...tried].sort());

@@ -4,7 +4,6 @@ import { AppError } from '../../errors';
 import type { Reader, Tx } from '../client';
 import { newId } from '../id';
 import { calendarEvents, careLog, headMeasurements, heads, sets, zoneMeasurements } from '../schema';
-import { standing } from './set-lists';
 
 /** Something that was done to hair between sets. */
 export interface CareEntry {
@@ -114,17 +113,15 @@ export async function careSets(
       flakesAtMs: sql<number | null>`(select max(e.at_ms) from set_events e where e.set_id = ${sets.id}
         and e.studio_id = ${sets.studioId} and e.kind = 'fault' and e.note = 'flakes')`,
     })
-    .from(sets)
-    .where(
-      and(
-        eq(sets.studioId, studioId),
-        standing,
-        // Older ones tell nothing more, and each takes a look into its brief and its log.
-        sql`${sets.id} in (select id from (select s.id, row_number() over (partition by s.head_id order by s.started_at_ms desc) as place
-          from sets s where s.studio_id = ${studioId} and s.cancelled_at_ms is null and s.started_at_ms >= ${sinceMs}) where place <= ${MOST_A_HEAD})`,
-        headId ? eq(sets.headId, headId) : undefined,
-      ),
+    .from(heads)
+    .innerJoin(
+      sets,
+      // Older ones tell nothing more, and each takes a look into its brief and its log.
+      sql`${sets.id} in (select s.id from sets s where s.head_id = ${heads.id} and s.studio_id = ${studioId}
+        and s.cancelled_at_ms is null and s.started_at_ms >= ${sinceMs}
+        order by s.started_at_ms desc limit ${MOST_A_HEAD})`,
     )
+    .where(and(eq(heads.studioId, studioId), headId ? eq(heads.id, headId) : undefined))
     .orderBy(desc(sets.startedAtMs));
   return rows.map(({ ends, prep, ...row }) => ({ ...row, prep: stepsOf(prep), isEndsNoted: ends === 1 }));
 }

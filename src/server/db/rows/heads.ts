@@ -1,3 +1,4 @@
+import { grouped } from '@/core/grouped';
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { MOST_WANTS, WANTS } from '@/core/coefficients/wants';
@@ -54,9 +55,7 @@ async function withZones(
         ),
       ),
     );
-  const lengths = new Map<string, typeof zones>();
-  for (const zone of zones)
-    lengths.set(zone.measurementId, [...(lengths.get(zone.measurementId) ?? []), zone]);
+  const lengths = grouped(zones, ({ measurementId }) => measurementId);
   return rows.map((row) => ({
     id: row.id,
     measuredAtMs: row.measuredAtMs,

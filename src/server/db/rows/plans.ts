@@ -168,6 +168,12 @@ export async function findPlan(reader: Reader, studioId: string, id: string): Pr
   };
 }
 
+/** A plan's content as it is kept: what is known of its head is asked for anew each time it is read. */
+const withoutKnown = <C extends { readonly brief: BriefInput }>(content: C): C => {
+  const { learnt: _, corrections: __, ...brief } = content.brief;
+  return { ...content, brief };
+};
+
 /** Makes a plan and answers its id. */
 export async function createPlan(
   tx: Tx,
@@ -178,7 +184,7 @@ export async function createPlan(
 ): Promise<string> {
   await tx
     .insert(plans)
-    .values({ id, studioId, ...plan, revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
+    .values({ id, studioId, ...withoutKnown(plan), revision: 1, createdAtMs: nowMs, updatedAtMs: nowMs });
   return id;
 }
 
@@ -216,12 +222,13 @@ export async function keepPlan(
   studioId: string,
   id: string,
   revision: number,
-  content: PlanContent,
+  sent: PlanContent,
   nowMs: number,
 ): Promise<number> {
   const before = await findPlan(tx, studioId, id);
   const head = before && (await findHead(tx, studioId, before.headId));
   if (!before || !head) throw new AppError('not-found');
+  const content = withoutKnown(sent);
   const { title, brief, layerProductIds } = before;
   if (before.revision !== revision && isDeepStrictEqual({ title, brief, layerProductIds }, asKept(content)))
     return before.revision;

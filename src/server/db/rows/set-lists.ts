@@ -167,16 +167,20 @@ export async function pageOfSets(
 
 /** How many sets stand at each stage. */
 export async function countSets(reader: Reader, studioId: string): Promise<Record<SetStage, number>> {
-  const counts = await Promise.all(
-    SET_STAGES.map(async (stage) => {
-      const [row] = await reader
-        .select({ n: count() })
-        .from(sets)
-        .where(and(eq(sets.studioId, studioId), AT_STAGE[stage]));
-      return [stage, row?.n ?? 0] as const;
-    }),
-  );
-  return Object.fromEntries(counts) as Record<SetStage, number>;
+  const at = async (stage: SetStage) => {
+    const [row] = await reader
+      .select({ n: count() })
+      .from(sets)
+      .where(and(eq(sets.studioId, studioId), AT_STAGE[stage]));
+    return row?.n ?? 0;
+  };
+  const [all, chair, worn, cancelled] = await Promise.all([
+    at('all'),
+    at('chair'),
+    at('worn'),
+    at('cancelled'),
+  ]);
+  return { chair, worn, ended: all - chair - worn, cancelled, all };
 }
 
 /** The newest sets whose products had a price. */

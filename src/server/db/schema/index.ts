@@ -1,5 +1,6 @@
 export * from './care';
 export * from './dryers';
+export * from './evidence';
 export * from './head-measurements';
 export * from './head-merges';
 export * from './heads';

@@ -59,6 +59,8 @@ export const sets = sqliteTable(
   (table) => [
     index('sets_by_studio').on(table.studioId, table.startedAtMs),
     index('sets_by_head').on(table.headId, table.startedAtMs),
+    // Of all that were ever set, few are in the chair or worn; and they are counted without walking their briefs.
+    index('sets_by_end').on(table.studioId, table.cancelledAtMs, table.endedAtMs, table.startedAtMs),
   ],
 );
 

@@ -19,7 +19,7 @@ export async function generateMetadata({ searchParams }: { searchParams: SearchP
 export default async function Page({ searchParams }: { searchParams: SearchParams }) {
   const loaded = await headOf(searchParams);
   if (!loaded) notFound();
-  const { head, past, products, tools, dryers, hand, clock, nowMs } = loaded;
+  const { head, past, known, products, tools, dryers, hand, clock, nowMs } = loaded;
   const { id, name, description, skinTone, hairTone } = head;
   return (
     <FirstDraft
@@ -35,6 +35,7 @@ export default async function Page({ searchParams }: { searchParams: SearchParam
         dryers,
         hand,
         timeZone: clock.timeZone,
+        known,
       }}
       form={formOf(await searchParams, nextMorning(nowMs, clock.timeZone), head.likes)}
       clock={clock}

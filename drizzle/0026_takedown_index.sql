@@ -1,0 +1,1 @@
+CREATE INDEX `sets_by_takedown` ON `sets` (`studio_id`,`cancelled_at_ms`,`taken_down_at_ms`,`started_at_ms`,`head_id`,`id`);
