@@ -253,6 +253,15 @@ describe('findings', () => {
     );
     await see(page, 'Chances are told as they came true');
     expect(await kept()).toHaveProperty('dry.slope');
+    // A plan says so beside its figures, and leads back.
+    await page.goto(`${origin}/plan`, { waitUntil: 'networkidle2' });
+    await planFor(page, 'Dayo');
+    await forecastSettles(page);
+    await unfold(page, 'Put right by how your own sets came out');
+    await see(page, 'to be dry is told as');
+    await press(page, 'See what it rests on, or take it back', 'link');
+    await arrive(page, /findings$/);
+    await unfold(page, 'When we said');
     await page.$$eval('button', (all) =>
       (all.find((one) => one.textContent === 'Back to the model’s own') as HTMLButtonElement).click(),
     );

@@ -2,6 +2,7 @@
 import type { Clock, Units } from '@/core/formats/display';
 import Button from '@mui/material/Button';
 import { useState, type ReactNode } from 'react';
+import type { Corrections } from '@/core/brief/learnt';
 import { handUnits as handUnitTable, type WeighedUnits } from '@/core/products/hand-units';
 import { inHands } from '@/core/products/dose';
 import { productRoles, type RoleId } from '@/core/products';
@@ -32,7 +33,7 @@ import {
 import { Ask, HowWeKnow } from '@/ui/how-we-know/ask';
 import { WhyList } from '@/ui/how-we-know/why-list';
 import { useUnits } from '@/ui/units-context';
-import { AsIfUnknown } from './known-of-her';
+import { AsIfUnknown, PutRightBy } from './known-of-her';
 import { sureUnderWords, dryWords } from './dry-words';
 import { handsOnOf, partWords } from './hands-on';
 import styles from './forecast-panel.module.css';
@@ -51,6 +52,8 @@ export interface ForecastPanelProps {
   readonly onStop: () => void;
   /** What is learnt of the head; null where nothing is. */
   readonly known: { readonly isUnknown: boolean; readonly onUnknown: (isUnknown: boolean) => void } | null;
+  /** What the studio's log puts right; null where nothing is. */
+  readonly corrections: Corrections | null;
   /** What the plan takes from the shelf; said early where something runs short. */
   readonly shelf: { readonly isShort: boolean; readonly words: ReactNode };
 }
@@ -168,6 +171,7 @@ export function ForecastPanel(props: ForecastPanelProps) {
       {props.known && (
         <AsIfUnknown plan={plan} isUnknown={props.known.isUnknown} onChange={props.known.onUnknown} />
       )}
+      {props.corrections && <PutRightBy corrections={props.corrections} />}
       <Cautions cautions={planCautions.filter((caution) => caution.severity !== 'note')} />
       {props.shelf.isShort && props.shelf.words}
       <dl className={styles.grid}>

@@ -1,6 +1,9 @@
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
+import Link from 'next/link';
 import type { ReactNode } from 'react';
+import type { Corrections } from '@/core/brief/learnt';
+import { correctedWords } from '@/core/explain/corrected-words';
 import type { PlanFile } from '@/core/formats/plan-file';
 import { plural } from '@/core/words/words';
 import { learntSentences } from '@/ui/known/known-of-her';
@@ -56,5 +59,20 @@ export function AsIfUnknown({
         label="As if I did not know her"
       />
     </KnownOfHer>
+  );
+}
+
+/** What figures of a plan are put right by, from the studio's own log. */
+export function PutRightBy({ corrections }: { readonly corrections: Corrections }) {
+  return (
+    <details className={styles.known}>
+      <summary>Put right by how your own sets came out</summary>
+      {correctedWords(corrections).map((words) => (
+        <p key={words}>{words}.</p>
+      ))}
+      <p>
+        <Link href="/findings">See what it rests on, or take it back</Link>
+      </p>
+    </details>
   );
 }

@@ -241,6 +241,7 @@ export function PlanDesk(props: PlanDeskProps) {
                   }
                 : null
             }
+            corrections={knownIn(brief).corrections}
             shelf={{
               isShort: isShort(shelf) || allergies.length > 0,
               words: (
