@@ -124,7 +124,7 @@ export function HeldPicture({ sets, isLn }: { readonly sets: readonly JudgedSet[
   const on = (value: number) => (isLn ? Math.log(Math.max(0.5, value)) : value);
   const offOf = ({ low, middle, high }: JudgedSet, value: number) => {
     const half = Math.max(1e-6, (on(high) - on(low)) / 2);
-    return Math.max(-2.2, Math.min(2.2, (on(value) - on(middle)) / half));
+    return Math.max(-2, Math.min(2, (on(value) - on(middle)) / half));
   };
   const gap = (WIDTH - 24) / Math.max(8, sets.length);
   const y = (off: number) => 44 - 17 * off;
