@@ -5,6 +5,8 @@ import { AppError } from './errors';
 
 /** Longest that one forecast may take once its turn has come, ms; then its thread is ended. */
 const LONGEST_MS = 10_000;
+/** The same for a wish: some five seconds' work where nothing else runs. */
+const LONGEST_WISH_MS = 30_000;
 
 /**
  * Lanes, so that programs that ask over HTTP, and what is read out of years of sets, cannot hold up a forecast on a screen:
@@ -43,7 +45,7 @@ function openLane(lane: Lane): OpenLane {
 /**
  * Works something out beside the request thread.
  *
- * @throws AppError busy when too much waits already, took-too-long after ten seconds of work
+ * @throws AppError busy when too much waits already, took-too-long after ten seconds of work, or thirty for a wish
  */
 export async function inPool<T extends PoolTask>(
   task: T,
@@ -66,7 +68,7 @@ export async function inPool<T extends PoolTask>(
 /** Runs one task, and ends its thread when it takes too long. */
 async function inTime(threads: Piscina, work: { task: PoolTask; input: unknown }): Promise<unknown> {
   const abort = new AbortController();
-  const timer = setTimeout(() => abort.abort(), LONGEST_MS);
+  const timer = setTimeout(() => abort.abort(), work.task === 'suggest' ? LONGEST_WISH_MS : LONGEST_MS);
   try {
     return await threads.run(work, { signal: abort.signal });
   } catch (thrown) {

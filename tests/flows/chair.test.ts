@@ -120,14 +120,22 @@ describe('what the hands need at the chair', () => {
     await press(scene.page, 'Close');
     await dialogGone();
     expect(await textOf(scene.page, 'section[aria-label="Now"]')).toContain(`${name} will not reach`);
-    const { rows } = await scene.database.client.execute(
-      "select kind, amount from set_events where kind in ('tub-weighed', 'dispensed') order by sequence",
-    );
-    expect(rows.map(({ kind, amount }) => [kind, amount])).toEqual([
-      ['dispensed', 1],
-      ['tub-weighed', 3000],
-      ['tub-weighed', 200],
-    ]);
+    // Shown at once, kept a moment later.
+    await expect
+      .poll(
+        async () => {
+          const { rows } = await scene.database.client.execute(
+            "select kind, amount from set_events where kind in ('tub-weighed', 'dispensed') order by sequence",
+          );
+          return rows.map(({ kind, amount }) => [kind, amount]);
+        },
+        { timeout: 30_000 },
+      )
+      .toEqual([
+        ['dispensed', 1],
+        ['tub-weighed', 3000],
+        ['tub-weighed', 200],
+      ]);
   });
 
   it('a foot switch or a clicker counts as the hand does', async () => {
