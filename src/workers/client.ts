@@ -20,6 +20,7 @@ import type { ScaleReading } from '@/core/scale/scale';
 import type { DrawEndpoint } from './draw.worker';
 import type { ForecastEndpoint, Refinement } from './forecast.worker';
 import type { PhotoEndpoint, ScaleSeen } from './photo.worker';
+import type { RoundEndpoint } from './round.worker';
 import type { ScaleEndpoint } from './scale.worker';
 import type { SuggestEndpoint, SuggestProgress } from './suggest.worker';
 
@@ -225,4 +226,16 @@ export function startMeasurer(picture: Picture): Measurer {
     measure: (asked) => remote.measure(asked),
     end: () => worker.terminate(),
   };
+}
+
+/** Heads that are built beside the page. */
+export interface RoundMaker {
+  readonly ask: Pick<Remote<RoundEndpoint>, 'open' | 'build' | 'flat' | 'surface'>;
+  readonly end: () => void;
+}
+
+/** Starts a worker that builds heads in the round. */
+export function startRound(): RoundMaker {
+  const worker = new Worker(new URL('./round.worker.ts', import.meta.url), { type: 'module' });
+  return { ask: wrap<RoundEndpoint>(worker), end: () => worker.terminate() };
 }

@@ -154,7 +154,7 @@ describe('what opens over a place', () => {
       await press(page, 'Leave');
       await page.waitForFunction(() => document.querySelector('[role="dialog"]') === null);
       await press(page, 'In the round');
-      await page.waitForSelector('canvas[data-ready="true"]');
+      await page.waitForSelector('figure svg[role="img"]');
       expect(await axeOn(page, 'in the round')).toEqual([]);
       await page.goto(`${server.origin}/shelf`, { waitUntil: 'networkidle2' });
       await press(page, 'Weigh Reedbed foam');

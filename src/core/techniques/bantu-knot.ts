@@ -14,6 +14,7 @@ export const bantuKnot = defineTechnique({
   styleName: 'knot out',
   curlName: 'curl',
   motif: 'spiral',
+  inSet: 'knot',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 15,

@@ -10,6 +10,7 @@ export const braidWithRods = defineTechnique({
   chairLine: 'Plait three equal ropes to the last quarter, paste the ends flat and wind them on the rod.',
   takedownLine: 'Unwind the rod first, then unpick the braid from the tip.',
   styleName: 'braid-and-rod out',
+  inSet: 'plait-on-rod',
   usualSections: 12,
   tool: 'end-rod',
   endsMethods: ['rod'],

@@ -22,6 +22,7 @@ export const braid = defineTechnique({
   styleName: 'braid out',
   curlName: 'crimp',
   motif: 'plait',
+  inSet: 'plait',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 20,

@@ -14,6 +14,7 @@ export const combCoil = defineTechnique({
   styleName: 'comb coils',
   curlName: 'curl',
   motif: 'coil',
+  inSet: 'coil',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 120,

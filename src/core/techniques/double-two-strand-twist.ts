@@ -20,6 +20,7 @@ export const doubleTwoStrandTwist = defineTechnique({
   styleName: 'double-twist out',
   curlName: 'curl',
   motif: 'rope',
+  inSet: 'twice-twisted',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 18,

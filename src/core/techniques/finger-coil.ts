@@ -13,6 +13,7 @@ export const fingerCoil = defineTechnique({
   styleName: 'finger coils',
   curlName: 'curl',
   motif: 'coil',
+  inSet: 'coil',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 100,

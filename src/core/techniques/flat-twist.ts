@@ -21,6 +21,7 @@ export const flatTwist = defineTechnique({
   styleName: 'flat-twist out',
   curlName: 'wave',
   motif: 'rope',
+  inSet: 'lane',
   sectionAspect: 1,
   usualPattern: 'lanes-back',
   usualSections: 8,

@@ -15,6 +15,7 @@ export const flexibleRodSet = defineTechnique({
   styleName: 'flexible rod set',
   curlName: 'curl',
   motif: 'rod',
+  inSet: 'bent-rod',
   sectionAspect: 1.5,
   usualPattern: 'brick',
   usualSections: 30,

@@ -13,6 +13,7 @@ export const rodSet = defineTechnique({
   styleName: 'rod set',
   curlName: 'curl',
   motif: 'rod',
+  inSet: 'rod',
   sectionAspect: 1.5,
   usualPattern: 'brick',
   usualSections: 30,

@@ -13,6 +13,7 @@ export const shingling = defineTechnique({
   styleName: 'shingled coils',
   curlName: 'curl',
   motif: 'coil',
+  inSet: 'clump',
   sectionAspect: 2,
   usualPattern: 'rows',
   usualSections: 60,

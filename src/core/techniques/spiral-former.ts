@@ -15,6 +15,7 @@ export const spiralFormer = defineTechnique({
   styleName: 'former set',
   curlName: 'curl',
   motif: 'spiral',
+  inSet: 'former',
   sectionAspect: 1.5,
   usualPattern: 'brick',
   usualSections: 40,

@@ -4,6 +4,7 @@ import type { Helix } from '../curl/helix';
 import type { DryingShape } from '../drying/nodes';
 import type { PartingPattern } from '../parting/pattern';
 import type { HairInSet, Tool } from './bundle';
+import type { InSetId } from './in-set-id';
 import type { KnotForm } from './knot-form';
 import type { ToolFit } from './rod-fit';
 import type { TechniqueNumber } from './technique-coefficients';
@@ -48,6 +49,8 @@ export interface Technique {
   /** What the pattern that it leaves is called. */
   readonly curlName: 'curl' | 'crimp' | 'wave';
   readonly motif: 'rope' | 'plait' | 'rod' | 'spiral' | 'coil';
+  /** How it is drawn in the round while it is in. */
+  readonly inSet: InSetId;
   /** Wanted width over height of a section. */
   readonly sectionAspect: number;
   readonly usualPattern: PartingPattern;

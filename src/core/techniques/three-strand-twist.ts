@@ -15,6 +15,7 @@ export const threeStrandTwist = defineTechnique({
   styleName: 'three-strand twist out',
   curlName: 'curl',
   motif: 'rope',
+  inSet: 'ropes',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 18,

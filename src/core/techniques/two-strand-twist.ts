@@ -15,6 +15,7 @@ export const twoStrandTwist = defineTechnique({
   styleName: 'twist out',
   curlName: 'curl',
   motif: 'rope',
+  inSet: 'ropes',
   sectionAspect: 1,
   usualPattern: 'brick',
   usualSections: 18,

@@ -1,11 +1,10 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useReducer } from 'react';
-import { STRAND_UM } from '@/core/coefficients/hair';
 import type { Clock } from '@/core/formats/display';
 import type { Checked } from '@/core/formats/field-error';
 import { USUAL_HEAD } from '@/core/formats/ranges';
-import { perZone, ZONES } from '@/core/hair/zone';
+import { ZONES } from '@/core/hair/zone';
 import type { AnsweredView } from '@/core/plan/answer-view';
 import type { WeighedUnits } from '@/core/products/hand-units';
 import type { ChosenSchools } from '@/core/schools/schools';
@@ -13,6 +12,7 @@ import { takenProducts } from '@/core/draft/shelf-choices';
 import { allergyMatches } from '@/core/shelf/allergy';
 import { checkShelf, isShort } from '@/core/shelf/shelf-check';
 import { localTimeOf } from '@/core/schedule/local-time';
+import { roundTones } from '@/ui/round/round-tones';
 import { useNow } from '@/ui/hooks/use-now';
 import { Ribbon } from '@/ui/ribbon/ribbon';
 import { PlanChoices } from './choices/plan-choices';
@@ -145,19 +145,15 @@ export function PlanDesk(props: PlanDeskProps) {
         lateWords={lateWords(blocks, nowMs, props.clock)}
       />
 
-      {view.sheet === 'round' && answer && plan && (
+      {view.sheet === 'round' && (
         <RoundDialog
-          source={{
-            plan,
-            stretchedCm: perZone((zone) => (typeof lengths === 'number' ? lengths : lengths[zone])),
-            circumferenceCm: brief.head.circumferenceCm ?? USUAL_HEAD.circumferenceCm,
-            strandUm: brief.head.strandDiameterUm ?? STRAND_UM.medium,
-            separations: brief.wear?.separations ?? 2,
-          }}
-          sections={answer.drawn}
-          partPath={answer.partPath}
-          skin={props.head.skinTone}
-          hair={props.head.hairTone}
+          heads={[
+            {
+              title: null,
+              brief,
+              tones: roundTones(props.head.skinTone, props.head.hairTone, brief.head.conditions ?? []),
+            },
+          ]}
           onClose={close}
         />
       )}

@@ -1,11 +1,13 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatDay, formatDays } from '@/ui/format';
 import { HeadThumb } from '@/ui/crown-map/head-thumb';
+import { roundTones } from '@/ui/round/round-tones';
 import { LinkButton } from '@/ui/shell/link-button';
 import { Page, Part } from '@/ui/shell/page';
 import { useUnits } from '@/ui/units-context';
@@ -16,10 +18,16 @@ import type { loadBeside } from '../queries';
 import styles from './beside.module.css';
 import { besideRows, isDifferent } from './rows';
 
+const RoundDialog = dynamic(() => import('../round/round-dialog').then((module) => module.RoundDialog), {
+  ssr: false,
+});
+
 type Loaded = NonNullable<Awaited<ReturnType<typeof loadBeside>>>;
 type Draft = Loaded['drafts'][number];
 
 const LETTERS = ['A', 'B', 'C'] as const;
+/** More heads beside each other would be too small to tell apart. */
+const MOST_TURNED = 2;
 const OFFLINE = { ok: false, errors: [{ message: 'No connection; try again' }] } as const;
 
 /** Up to three drafts of one head beside each other: what differs, in a table and in words. */
@@ -27,6 +35,7 @@ export function DraftsBeside({ head, drafts, open, earlier, products, tools, han
   const { units } = useUnits();
   const router = useRouter();
   const [isAll, setAll] = useState(false);
+  const [isRound, setRound] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [aside, setAside] = useState<{ id: string; title: string } | null>(null);
 
@@ -61,12 +70,27 @@ export function DraftsBeside({ head, drafts, open, earlier, products, tools, han
       }
       action={
         drafts.length > 1 && (
-          <Button variant="outlined" aria-pressed={!isAll} onClick={() => setAll(!isAll)}>
-            {isAll ? 'Only what differs' : 'Everything'}
-          </Button>
+          <span className={styles.actions}>
+            <Button variant="outlined" onClick={() => setRound(true)}>
+              In the round
+            </Button>
+            <Button variant="outlined" aria-pressed={!isAll} onClick={() => setAll(!isAll)}>
+              {isAll ? 'Only what differs' : 'Everything'}
+            </Button>
+          </span>
         )
       }
     >
+      {isRound && (
+        <RoundDialog
+          heads={drafts.slice(0, MOST_TURNED).map(({ title, brief }, i) => ({
+            title: `${LETTERS[i]} · ${title}`,
+            brief,
+            tones: roundTones(head.skinTone, head.hairTone, brief.head.conditions ?? []),
+          }))}
+          onClose={() => setRound(false)}
+        />
+      )}
       {problem && <Alert severity="warning">{problem}.</Alert>}
       {aside && (
         <Alert

@@ -1,0 +1,62 @@
+import { round } from '../coefficients/round';
+import { headGrid } from './head/head-grid';
+import { coarseHeadSurface, headSurface } from './head/surface';
+import { drawSample } from './hair/sample';
+import { inPieces, rootsIn } from './hair/roots';
+import { BUDGETS, drawWorn, type RootsOf, type WornMeasures } from './hair/worn';
+import { drawSet } from './in-set/draw-set';
+import { shade } from './light';
+import { MeshMaker, type RoundMesh, type RoundPen } from './mesh';
+import type { RoundModel } from './model';
+import { lookIn, modelIn, type RoundState } from './state';
+
+/** How much of it is drawn. */
+export type RoundDetail = keyof typeof BUDGETS;
+
+/** A head ready to be shown. */
+export interface RoundPicture {
+  readonly hair: RoundMesh;
+  /** Openness and key light of every corner of the head. */
+  readonly headLight: Uint8Array;
+  readonly scale: number;
+  /** A free lock as it hangs, its root at nought; null in the set. */
+  readonly sample: RoundMesh | null;
+  /** How low hair hangs, cm. */
+  readonly lowestCm: number;
+  readonly measures: WornMeasures | null;
+}
+
+const rootsOf: RootsOf = ({ outline, centroid }, pieces, locks, chance, hand) =>
+  inPieces(rootsIn(outline, centroid, pieces * locks, chance, hand), pieces).filter(
+    (group) => group.length > 0,
+  );
+
+/** Draws a head with a pen: what is worn on a day, or what is in the set. */
+export function drawRound(
+  model: RoundModel,
+  state: RoundState,
+  detail: RoundDetail,
+  pen: RoundPen,
+): WornMeasures | null {
+  const grid = headGrid(model.circumferenceCm);
+  const look = lookIn(model, state);
+  if (look) return drawWorn(modelIn(model, state), look, grid, BUDGETS[detail], rootsOf, pen);
+  drawSet(model, grid, pen);
+  return null;
+}
+
+/** Builds a head: equal models give equal vertices. */
+export function buildRound(model: RoundModel, state: RoundState, detail: RoundDetail = 'full'): RoundPicture {
+  const { scale } = headGrid(model.circumferenceCm);
+  const mesh = new MeshMaker();
+  const measures = drawRound(model, state, detail, mesh);
+  const hair = mesh.made();
+  const { positions } = detail === 'full' ? headSurface() : coarseHeadSurface();
+  const head = positions.map((value) => value * scale);
+  const look = lookIn(model, state);
+  const headLight = shade(hair, look ? round.value.darkWorn : round.value.darkSet, head);
+  const sample = look ? drawSample(modelIn(model, state), look) : null;
+  let lowestCm = 0;
+  for (let i = 1; i < hair.positions.length; i += 3) lowestCm = Math.min(lowestCm, hair.positions[i]!);
+  return { hair, headLight, scale, sample, lowestCm, measures };
+}

@@ -1,0 +1,106 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { RoundDetail, RoundPicture } from '@/core/round/build';
+import type { RoundFacts } from '@/core/round/facts';
+import type { FlatPicture } from '@/core/round/flat-picture';
+import type { HeadSurface } from '@/core/round/head/surface';
+import type { RoundState } from '@/core/round/state';
+import { startRound, type RoundMaker } from '@/workers/client';
+import type { Told } from '@/workers/round.worker';
+
+/** A head that is built beside the page. */
+export interface RoundHead {
+  readonly facts: RoundFacts | null;
+  readonly surface: HeadSurface | null;
+  readonly picture: Told<RoundPicture> | null;
+  readonly flat: Told<FlatPicture> | null;
+  /** The state that is shown: that which is asked for, once it is built. */
+  readonly shown: RoundState | null;
+  readonly isBuilding: boolean;
+  readonly problem: string | null;
+}
+
+/** Pictures that are kept: going back to a day costs nothing. */
+const MOST_KEPT = 4;
+/** Screens narrower than this get half the hair. */
+const SMALL_PX = 600;
+/** Lines of hair in a flat picture on a screen. */
+const FLAT_LINES = 900;
+
+/** How a head is asked for: in the round, or flat from one side. */
+export interface RoundAsk {
+  readonly state: RoundState;
+  readonly flatFrom: number | null;
+}
+
+/** Builds a head of a brief, one picture after the other; a newer wish overtakes an older one. */
+export function useRound(brief: unknown, { state, flatFrom }: RoundAsk): RoundHead {
+  const [head, setHead] = useState<RoundHead>({
+    facts: null,
+    surface: null,
+    picture: null,
+    flat: null,
+    shown: null,
+    isBuilding: true,
+    problem: null,
+  });
+  const maker = useRef<RoundMaker | null>(null);
+  const kept = useRef(new Map<string, Told<RoundPicture>>());
+  const wanted = useRef('');
+  const opened = useRef<Promise<boolean> | null>(null);
+  const first = useRef(brief);
+  const detail = useCallback((): RoundDetail => (window.innerWidth < SMALL_PX ? 'small' : 'full'), []);
+
+  useEffect(() => {
+    const made = startRound();
+    maker.current = made;
+    const pictures = kept.current;
+    opened.current = (async () => {
+      const facts = await made.ask.open('head', first.current);
+      const surface = await made.ask.surface(detail());
+      if (maker.current !== made) return false;
+      if (!facts.ok) {
+        setHead((before) => ({ ...before, isBuilding: false, problem: facts.errors[0]?.message ?? null }));
+        return false;
+      }
+      setHead((before) => ({ ...before, facts: facts.value, surface }));
+      return true;
+    })();
+    return () => {
+      maker.current = null;
+      pictures.clear();
+      made.end();
+    };
+  }, [detail]);
+
+  const key = JSON.stringify({ state, flatFrom });
+  useEffect(() => {
+    wanted.current = key;
+    const show = (pictures: Partial<RoundHead>) =>
+      setHead((before) => ({ ...before, ...pictures, shown: state, isBuilding: false }));
+    const again = kept.current.get(key);
+    if (again) {
+      show({ picture: again });
+      return;
+    }
+    setHead((before) => ({ ...before, isBuilding: true }));
+    void opened.current?.then(async (isOpen) => {
+      // What was overtaken meanwhile is not built.
+      if (!isOpen || wanted.current !== key || !maker.current) return;
+      const { ask } = maker.current;
+      if (flatFrom !== null) {
+        const flat = await ask.flat('head', state, flatFrom, FLAT_LINES);
+        if (wanted.current === key) show({ flat });
+        return;
+      }
+      const picture = await ask.build('head', state, detail());
+      kept.current.set(key, picture);
+      if (kept.current.size > MOST_KEPT) kept.current.delete(kept.current.keys().next().value!);
+      if (wanted.current === key) show({ picture });
+    });
+    // The wish is told by its key.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+
+  return head;
+}
