@@ -4,6 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { benchDiary } from './bench-diary';
 import { benchFindings } from './bench-findings';
+import { benchRound } from './bench-round';
 import { DESK, launchBrowser, openPage } from '../tests/support/browser';
 import { arrive, press } from '../tests/support/hands';
 import { aDatabase, freePort, serve, startServer } from '../tests/support/server';
@@ -464,6 +465,7 @@ await benchTaps();
 await benchDevices();
 await benchDiary();
 await benchFindings();
+benchRound();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)
   .filter((file) => file.endsWith('.js'))

@@ -64,6 +64,7 @@ async function main() {
   });
   await take('plan-round', `/plan/${booked}`, {}, async (page) => {
     await settled(page);
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'no-preference' }]);
     await press(page, 'In the round');
     await page.waitForSelector('canvas[data-ready="true"]');
   });

@@ -18,7 +18,6 @@ const plan = async () => {
 async function open(page: Page, motion: 'no-preference' | 'reduce' = 'no-preference'): Promise<void> {
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: motion }]);
   await page.goto(`${scene.origin}/plan/${(await plan()).id}`, { waitUntil: 'networkidle2' });
-  await forecastSettles(page);
   await press(page, 'In the round');
 }
 

@@ -16,6 +16,7 @@ import { goodDay } from '../coefficients/good-day';
 import { hair } from '../coefficients/hair';
 import { pace } from '../coefficients/pace';
 import { handsOn, result } from '../coefficients/result';
+import { round } from '../coefficients/round';
 import { setShape } from '../coefficients/set-shape';
 import { thresholds } from '../coefficients/thresholds';
 import { techniques } from '../techniques';
@@ -45,6 +46,7 @@ export const PARAMETER_TABLES = {
   thresholds: { title: 'From where on something is said', records: thresholds.records },
   care: { title: 'Care between sets, and growth', records: care.records },
   photo: { title: 'Measuring on a picture', records: photo.records },
+  round: { title: 'Hair drawn in the round', records: round.records },
   pooling: { title: 'How far sets differ by hand, head and technique', records: pooling.records },
   'half-head': { title: 'Two ways on two halves', records: halfHead.records },
   'factor-rules': { title: 'When a choice is said to make the difference', records: factorRules.records },

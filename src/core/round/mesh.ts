@@ -79,11 +79,26 @@ export class MeshMaker implements RoundPen {
     side: number, half: number, share: number, { seed, kind, swatch = 0 }: Stroke,
   ): void {
     const n = this.count++;
-    this.positions.set([x, y, z], 3 * n);
-    this.tangents.set([tangent[0] * 127, tangent[1] * 127, tangent[2] * 127, KIND[kind]], 4 * n);
-    this.normals.set([normal[0] * 127, normal[1] * 127, normal[2] * 127, 0], 4 * n);
-    this.shapes.set([side, half, share, seed], 4 * n);
-    this.lights.set([255, 255, share * 255, swatch * 255], 4 * n);
+    const [three, four] = [3 * n, 4 * n];
+    const { positions, tangents, normals, shapes, lights } = this;
+    positions[three] = x;
+    positions[three + 1] = y;
+    positions[three + 2] = z;
+    tangents[four] = tangent[0] * 127;
+    tangents[four + 1] = tangent[1] * 127;
+    tangents[four + 2] = tangent[2] * 127;
+    tangents[four + 3] = KIND[kind];
+    normals[four] = normal[0] * 127;
+    normals[four + 1] = normal[1] * 127;
+    normals[four + 2] = normal[2] * 127;
+    shapes[four] = side;
+    shapes[four + 1] = half;
+    shapes[four + 2] = share;
+    shapes[four + 3] = seed;
+    lights[four] = 255;
+    lights[four + 1] = 255;
+    lights[four + 2] = share * 255;
+    lights[four + 3] = swatch * 255;
   } // prettier-ignore
 
   private reserve(vertices: number): void {

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
-import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '../techniques';
-import { aBrief, readOrThrow } from '../../../tests/support/briefs';
+import { TECHNIQUE_IDS, type TechniqueId } from '../techniques';
+import { readOrThrow } from '../../../tests/support/briefs';
+import { usualBrief } from '../../../tests/support/usual-brief';
 import { buildRound, type RoundPicture } from './build';
 import { NODES } from './hair/axis';
 import { framed, lengthOf, lockOnAxis, type LockShape } from './hair/curl-on-axis';
@@ -24,27 +25,6 @@ const modelOf = (input: BriefInput): RoundModel => {
 const onDay = (day: number) => ({ kind: 'worn', day, reach: 'likely' }) as const;
 const FIRST = onDay(0);
 const SET = { kind: 'set' } as const;
-
-/** A brief of a technique as it is usually done. */
-function usual(id: TechniqueId, change: Parameters<typeof aBrief>[0] = {}): BriefInput {
-  const technique = techniqueOf(id);
-  const isShort = technique.motif === 'coil';
-  return aBrief({
-    ...change,
-    head: { stretchedLengthCm: isShort ? 16 : 28, ...change.head },
-    set: {
-      technique: id,
-      sections: Math.min(40, technique.usualSections),
-      endsMethod: technique.endsMethods[0],
-      startState: technique.needsStretched ? 'stretched-dry' : technique.needsWet ? 'wet' : 'damp',
-      ...change.set,
-    },
-    brief: {
-      ...(technique.usualPattern === 'lanes-back' ? { parting: { pattern: 'lanes-back' } } : {}),
-      ...change.brief,
-    },
-  });
-}
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
@@ -132,7 +112,7 @@ describe('the head', () => {
 
 describe('pieces', () => {
   it('are of equal hair, and lose none', () => {
-    const { sections } = modelOf(usual('two-strand-twist'));
+    const { sections } = modelOf(usualBrief('two-strand-twist'));
     fc.assert(
       fc.property(
         fc.nat(17),
@@ -218,7 +198,7 @@ describe('honesty, technique by technique (round §9)', () => {
   it.each(TECHNIQUE_IDS)(
     '%s: hair length, width and triangles within tolerance, nothing in the skull',
     (id) => {
-      const model = modelOf(usual(id));
+      const model = modelOf(usualBrief(id));
       const grid = headGrid(model.circumferenceCm);
       const worn = buildRound(model, FIRST);
       const { lockLengths, wantedWidthCm: wanted, widthCm } = worn.measures!;
@@ -239,7 +219,7 @@ describe('honesty, technique by technique (round §9)', () => {
   );
 
   it('the free lock beside the ruler hangs as far as hair shows', () => {
-    const model = modelOf(usual('rod-set'));
+    const model = modelOf(usualBrief('rod-set'));
     const { sample } = buildRound(model, FIRST);
     let lowest = 0;
     for (let i = 1; i < sample!.positions.length; i += 3) lowest = Math.min(lowest, sample!.positions[i]!);
@@ -249,7 +229,7 @@ describe('honesty, technique by technique (round §9)', () => {
   });
 
   it('later days are other pictures, by what the forecast says of them', () => {
-    const model = modelOf(usual('two-strand-twist'));
+    const model = modelOf(usualBrief('two-strand-twist'));
     const [first, later] = [buildRound(model, FIRST), buildRound(model, onDay(3))];
     expect(model.days[3]!.left.definition).toBeLessThan(model.days[0]!.left.definition);
     expect(later.measures!.wantedWidthCm).not.toBe(first.measures!.wantedWidthCm);
@@ -260,7 +240,7 @@ describe('honesty, technique by technique (round §9)', () => {
 
 describe('a picture', () => {
   it('is the same for the same plan, and another for another seed', () => {
-    const model = modelOf(usual('two-strand-twist'));
+    const model = modelOf(usualBrief('two-strand-twist'));
     expect(checksum(buildRound(model, FIRST))).toBe(checksum(buildRound(model, FIRST)));
     expect(checksum(buildRound({ ...model, seed: model.seed + 1 }, FIRST))).not.toBe(
       checksum(buildRound(model, FIRST)),
@@ -268,7 +248,7 @@ describe('a picture', () => {
   });
 
   it('of a mirrored head is the mirrored picture', () => {
-    const model = modelOf(usual('two-strand-twist', { brief: { parting: { part: 'left' } } }));
+    const model = modelOf(usualBrief('two-strand-twist', { brief: { parting: { part: 'left' } } }));
     const flip = <P extends { x: number; y: number }>(point: P) => ({ ...point, x: -point.x });
     const mirrored: RoundModel = {
       ...model,
@@ -302,10 +282,11 @@ describe('a picture', () => {
   });
 
   it('is told apart by techniques: ropes of two and of three, rods as thick as they are', () => {
-    const tubes = (id: TechniqueId) => buildRound(modelOf(usual(id, { set: { sections: 18 } })), SET).hair;
+    const tubes = (id: TechniqueId) =>
+      buildRound(modelOf(usualBrief(id, { set: { sections: 18 } })), SET).hair;
     const [two, three] = [tubes('two-strand-twist'), tubes('three-strand-twist')];
     expect(three.positions.length).toBeGreaterThan(1.2 * two.positions.length);
-    const model = modelOf(usual('rod-set'));
+    const model = modelOf(usualBrief('rod-set'));
     const { tangents, shapes } = buildRound(model, SET).hair;
     const radii = new Set<number>();
     for (let v = 0; v < tangents.length / 4; v++)

@@ -6,7 +6,9 @@ import { NODES } from './axis';
 const POINTS_A_TURN = 11;
 export const MOST_POINTS = 150;
 const FEWEST_POINTS = 12;
-const BISECTIONS = 14;
+const MOST_STEPS = 12;
+/** Of the square of the length. */
+const NEAR_ENOUGH = 0.002;
 
 /** An axis with two directions across it at every node, carried along without twisting. */
 export interface Framed {
@@ -136,14 +138,26 @@ export function lockOnAxis(lock: LockShape, axis: Framed, most = MOST_POINTS): F
     return points;
   }
   // Above this rate the points are too few to follow: more turning would be drawn shorter.
-  const most1 = (2 * Math.PI * count) / (lock.curl.visibleCm * 5);
-  let [low, high] = [0, Math.min(most1, (2 * Math.PI * 3) / turn)];
-  for (let i = 0; i < BISECTIONS; i++) {
-    const middle = (low + high) / 2;
-    if (wound(lock, axis, middle, points, count) < lock.curl.lengthCm) low = middle;
-    else high = middle;
+  const fastest = Math.min((2 * Math.PI * count) / (lock.curl.visibleCm * 5), (2 * Math.PI * 3) / turn);
+  // The square of the length grows with that of the rate, for a helix exactly: found within a few steps.
+  const wanted = lock.curl.lengthCm ** 2;
+  const square = (rateSquare: number) =>
+    wound(lock, axis, Math.sqrt(rateSquare), points, count) ** 2 - wanted;
+  let [low, high] = [0, fastest ** 2];
+  let [offLow, offHigh] = [square(low), square(high)];
+  if (offHigh < 0) return points;
+  if (offLow > 0) {
+    wound(lock, axis, 0, points, count);
+    return points;
   }
-  wound(lock, axis, (low + high) / 2, points, count);
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const share = Math.min(0.98, Math.max(0.02, offLow / (offLow - offHigh)));
+    const middle = low + share * (high - low);
+    const off = square(middle);
+    if (Math.abs(off) < NEAR_ENOUGH * wanted) break;
+    if (off < 0) [low, offLow, offHigh] = [middle, off, offHigh * 0.7];
+    else [high, offHigh, offLow] = [middle, off, offLow * 0.7];
+  }
   return points;
 }
 

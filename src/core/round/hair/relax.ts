@@ -16,34 +16,34 @@ export interface RelaxedPiece {
   readonly side: number;
 }
 
-/** Nodes by the cube they lie in: each cube's run in `order`. */
+/** Cubes along one side of the room that hair is in; cubes beyond are those at its edge. */
+const SIDE = 64;
+
+/** Nodes by the cube they lie in. */
 class Cubes {
-  private readonly heads = new Map<number, number>();
-  private readonly next: Int32Array;
+  private readonly heads = new Int32Array(SIDE ** 3).fill(-1);
+  readonly next: Int32Array;
   constructor(
     private readonly nodes: Float64Array,
     private readonly sizeCm: number,
   ) {
     this.next = new Int32Array(nodes.length / 3).fill(-1);
     for (let n = 0; n < this.next.length; n++) {
-      const key = this.keyOf(n, 0, 0, 0);
-      this.next[n] = this.heads.get(key) ?? -1;
-      this.heads.set(key, n);
+      const key = this.keyOf(this.at(3 * n), this.at(3 * n + 1), this.at(3 * n + 2));
+      this.next[n] = this.heads[key]!;
+      this.heads[key] = n;
     }
   }
-  private keyOf(n: number, dx: number, dy: number, dz: number): number {
-    const cube = (value: number, d: number) => Math.floor(value / this.sizeCm) + d + 128;
-    return (
-      (cube(this.nodes[3 * n]!, dx) * 256 + cube(this.nodes[3 * n + 1]!, dy)) * 256 +
-      cube(this.nodes[3 * n + 2]!, dz)
-    );
+  /** Which cube along its axis a coordinate of the nodes lies in. */
+  at(index: number): number {
+    return Math.min(SIDE - 2, Math.max(1, Math.floor(this.nodes[index]! / this.sizeCm) + SIDE / 2));
   }
-  /** Every node in the cubes round that of node `n`. */
-  near(n: number, visit: (other: number) => void): void {
-    for (let dx = -1; dx <= 1; dx++)
-      for (let dy = -1; dy <= 1; dy++)
-        for (let dz = -1; dz <= 1; dz++)
-          for (let m = this.heads.get(this.keyOf(n, dx, dy, dz)) ?? -1; m >= 0; m = this.next[m]!) visit(m);
+  private keyOf(x: number, y: number, z: number): number {
+    return (x * SIDE + y) * SIDE + z;
+  }
+  /** The first node of a cube; the others follow by {@link next}. */
+  first(x: number, y: number, z: number): number {
+    return this.heads[this.keyOf(x, y, z)]!;
   }
 }
 
@@ -57,29 +57,40 @@ export function relax(grid: HeadGrid, nodes: Float64Array, pieces: readonly Rela
   const first = nodes.slice();
   const widest = Math.max(0.2, ...pieces.map(({ radiusCm }) => radiusCm));
   const moves = new Float64Array(nodes.length);
+  const radii = Float64Array.from(pieces, ({ radiusCm }) => radiusCm);
   const perPiece = 3 * NODES;
   for (let pass = 0; pass < PASSES; pass++) {
     moves.fill(0);
     const cubes = new Cubes(nodes, 2 * widest);
     for (let p = 0; p < pieces.length; p++) {
       for (let i = 1; i < NODES; i++) {
-        const n = p * NODES + i;
-        const at = 3 * n;
-        cubes.near(n, (m) => {
-          const q = Math.floor(m / NODES);
-          if (q === p) return;
-          const dx = nodes[at]! - nodes[3 * m]!;
-          const dy = nodes[at + 1]! - nodes[3 * m + 1]!;
-          const dz = nodes[at + 2]! - nodes[3 * m + 2]!;
-          const far = Math.sqrt(dx * dx + dy * dy + dz * dz);
-          const reach = pieces[p]!.radiusCm + pieces[q]!.radiusCm;
-          if (far >= reach || far < 1e-6) return;
-          // Near the root there is no room to move.
-          const k = (PUSH * 0.5 * (reach - far) * Math.min(1, i / 5)) / far / 2;
-          moves[at]! += k * dx;
-          moves[at + 1]! += UPRIGHT * k * dy;
-          moves[at + 2]! += k * dz;
-        });
+        const at = 3 * (p * NODES + i);
+        const [cx, cy, cz] = [cubes.at(at), cubes.at(at + 1), cubes.at(at + 2)];
+        const [x, y, z] = [nodes[at]!, nodes[at + 1]!, nodes[at + 2]!];
+        // Near the root there is no room to move.
+        const free = (PUSH / 4) * Math.min(1, i / 5);
+        for (let cube = 0; cube < 27; cube++) {
+          let m = cubes.first(
+            cx + (cube % 3) - 1,
+            cy + (Math.floor(cube / 3) % 3) - 1,
+            cz + Math.floor(cube / 9) - 1,
+          );
+          for (; m >= 0; m = cubes.next[m]!) {
+            const q = Math.floor(m / NODES);
+            if (q === p) continue;
+            const dx = x - nodes[3 * m]!;
+            const dy = y - nodes[3 * m + 1]!;
+            const dz = z - nodes[3 * m + 2]!;
+            const square = dx * dx + dy * dy + dz * dz;
+            const reach = radii[p]! + radii[q]!;
+            if (square >= reach * reach || square < 1e-12) continue;
+            const far = Math.sqrt(square);
+            const k = (free * (reach - far)) / far;
+            moves[at]! += k * dx;
+            moves[at + 1]! += UPRIGHT * k * dy;
+            moves[at + 2]! += k * dz;
+          }
+        }
       }
     }
     for (let p = 0; p < pieces.length; p++) {

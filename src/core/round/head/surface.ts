@@ -36,6 +36,8 @@ function surface(step: number): HeadSurface {
   for (let x = -nx; x < nx; x++)
     for (let y = 0; y < ny; y++)
       for (let z = 0; z < nz; z++) {
+        // Nothing passes a cell that lies farther away than it is large.
+        if (Math.abs(at(x, y, z)) > 2 * cm) continue;
         const values = CORNERS.map(([cx, cy, cz]) => at(x + cx, y + cy, z + cz));
         if (values.every((v) => v > 0) || values.every((v) => v <= 0)) continue;
         let [sx, sy, sz, count] = [0, 0, 0, 0];
