@@ -5,7 +5,7 @@ import { round } from '../../coefficients/round';
  *
  * @param volume 0 to 10
  * @source round §4 (assumed: the forecast gives volume only)
- * @example wantedWidthCm({ scale: 1, curlCm: 0.8, visibleCm: 21, volume: 8 }) // => 33.84
+ * @example wantedWidthCm({ scale: 1, curlCm: 0.8, visibleCm: 21, volume: 8 }) // => 33.83
  */
 export function wantedWidthCm(hair: {
   readonly scale: number;
