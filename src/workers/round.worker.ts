@@ -5,6 +5,7 @@ import { forecast } from '@/core/plan/forecast';
 import { layoutFor } from '@/core/plan/layout-for';
 import { buildRound, type RoundDetail, type RoundPicture } from '@/core/round/build';
 import { flatPicture, type FlatPicture } from '@/core/round/flat-picture';
+import { asRated, type CameOut } from '@/core/round/came-out';
 import { coarseHeadSurface, headSurface, type HeadSurface } from '@/core/round/head/surface';
 import type { RoundModel } from '@/core/round/model';
 import { lookFacts, roundFacts, type LookFacts, type RoundFacts } from '@/core/round/facts';
@@ -28,11 +29,17 @@ const buffersOf = (value: object): ArrayBuffer[] =>
 
 /** What the worker does: makes heads of briefs, one state at a time. It is stopped by ending it. */
 const endpoint = {
-  /** Reads a brief under a name; what is told of it beside its picture. */
-  open(name: string, raw: unknown): Checked<RoundFacts> {
+  /**
+   * Reads a brief under a name; what is told of it beside its picture.
+   *
+   * @param cameOut how its set came out; null for what is still forecast
+   */
+  open(name: string, raw: unknown, cameOut: CameOut | null): Checked<RoundFacts> {
     const brief = readBrief(raw);
     if (!brief.ok) return brief;
-    const model = roundOf(brief.value, forecast(brief.value, layoutFor(brief.value), 0));
+    const given = forecast(brief.value, layoutFor(brief.value), 0);
+    const came = { ...given, plan: { ...given.plan, ...cameOut?.takenDown } };
+    const model = asRated(roundOf(brief.value, came), cameOut?.rated ?? []);
     models.set(name, model);
     return { ok: true, value: roundFacts(model) };
   },

@@ -23,7 +23,7 @@ async function open(page: Page, motion: 'no-preference' | 'reduce' = 'no-prefere
 
 const shows = (page: Page, what: string) =>
   page.waitForSelector(`canvas[data-ready="true"][data-shows="${what}"]`);
-const told = (page: Page) => page.$eval('figcaption', (own) => own.textContent);
+const told = (page: Page) => page.$eval('[role="dialog"] figcaption', (own) => own.textContent);
 /** A little of what is drawn: enough to tell two pictures apart. */
 const drawn = (page: Page) =>
   page.$eval('canvas', (own) => {
@@ -123,7 +123,7 @@ describe('the head in the round', () => {
   it('is shown to her alone: nothing of the studio beside it', async () => {
     const { page } = scene;
     await press(page, 'Show her');
-    await see(page, 'Back to the desk');
+    await see(page, 'Done showing');
     const seen = await page.$eval('[role="dialog"]', (own) => {
       const { width, height } = own.getBoundingClientRect();
       return { isWhole: width >= innerWidth && height >= innerHeight, words: own.textContent };
@@ -209,7 +209,28 @@ describe('the head in the round', () => {
       {},
       before,
     );
-    expect(await page.$$eval('figcaption', (all) => all.length)).toBe(2);
+    expect(await page.$$eval('[role="dialog"] figcaption', (all) => all.length)).toBe(2);
+    expect(problems).toEqual([]);
+    await page.close();
+  });
+
+  it('of a set that was worn shows it as it was rated, from its page and from her own', async () => {
+    const { page, problems } = await openPage(scene.browser);
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'no-preference' }]);
+    const { rows } = await scene.database.client.execute(
+      'select w.set_id, w.definition, w.day, s.head_id from wear_days w join sets s on s.id = w.set_id where w.definition is not null order by w.day limit 1',
+    );
+    const { set_id: setId, definition, day, head_id: headId } = rows[0]!;
+    await page.goto(`${scene.origin}/sets/${String(setId)}`, { waitUntil: 'networkidle2' });
+    await press(page, 'In the round');
+    await shows(page, 'day-0-likely');
+    expect(Number(day)).toBe(0);
+    expect(await told(page)).toMatch(
+      new RegExp(`Definition ${Math.round(Number(definition))}, .* of 10, as it was rated`),
+    );
+    await page.goto(`${scene.origin}/heads/${String(headId)}`, { waitUntil: 'networkidle2' });
+    await press(page, 'Last set in the round');
+    await shows(page, 'day-0-likely');
     expect(problems).toEqual([]);
     await page.close();
   });

@@ -11,7 +11,7 @@ export interface Reach {
 
 /** What is told of a look over a head. */
 export interface LookFacts {
-  readonly day: number;
+  readonly isRated: boolean;
   readonly curlMm: Reach;
   readonly visibleCm: Reach;
   readonly definition: Reach;
@@ -49,7 +49,7 @@ export function lookFacts(model: RoundModel, state: RoundState): LookFacts | nul
     reach(looks.flatMap((look) => zones.flatMap((zone) => look[key][zone] ?? [])));
   const of = (key: 'definition' | 'frizz' | 'volume') => reach(looks.map((look) => look[key]));
   return {
-    day: shown.day,
+    isRated: shown.isRated,
     curlMm: over('curlMm'),
     visibleCm: over('visibleCm'),
     definition: of('definition'),

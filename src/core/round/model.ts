@@ -41,6 +41,8 @@ export interface RoundLook {
 /** Looks of either half; both are the same where nothing is compared. */
 export interface RoundDay {
   readonly day: number;
+  /** Rated on that day, and not only forecast. */
+  readonly isRated: boolean;
   readonly left: RoundLook;
   readonly right: RoundLook;
 }

@@ -74,7 +74,12 @@ export function roundOf(
     part: brief.parting.part,
     pieces: brief.wear.separations,
     ends: endsOf(plan.result),
-    days: left.map(({ day }, i): RoundDay => ({ day, left: lookOn(left, i), right: lookOn(right, i) })),
+    days: left.map(({ day }, i): RoundDay => ({
+      day,
+      isRated: false,
+      left: lookOn(left, i),
+      right: lookOn(right, i),
+    })),
     seed: brief.seed,
   };
 }

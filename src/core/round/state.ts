@@ -43,10 +43,10 @@ export function lookIn(model: RoundModel, state: RoundState): RoundDay | null {
   if (state.kind === 'set') return null;
   if (state.kind === 'own') {
     const look = ownLook(model, state.isWet);
-    return { day: 0, left: look, right: look };
+    return { day: 0, isRated: false, left: look, right: look };
   }
-  const { day, left, right } = model.days[state.day] ?? model.days.at(-1)!;
-  return { day, left: reached(left, model, state.reach), right: reached(right, model, state.reach) };
+  const { left, right, ...day } = model.days[state.day] ?? model.days.at(-1)!;
+  return { ...day, left: reached(left, model, state.reach), right: reached(right, model, state.reach) };
 }
 
 /** A model as a state wants it drawn: her own hair has no set to shape it. */

@@ -14,6 +14,7 @@ import { setLabelOf } from '@/core/draft/labels';
 import { CONDITION_LABEL } from './condition-labels';
 import { DENSITY_WORDS, nearestLevel } from './level-words';
 import { DoItAgain } from '../sets/set-actions';
+import { SetInTheRound } from '../sets/set-in-the-round';
 import { CarePart } from './care-part';
 import { HeadRecordActions } from './head-record';
 import { KnownLines } from './known-lines';
@@ -80,6 +81,7 @@ export function HeadPage(loaded: Loaded) {
           <LinkButton href={`/heads/${head.id}/edit`} variant="outlined">
             Measure or edit
           </LinkButton>
+          {sets[0] && <SetInTheRound setId={sets[0].id} label="Last set in the round" />}
           {sets[0] && <DoItAgain setId={sets[0].id} label="Last set again" />}
           <NewPlanButton headId={head.id} label="Plan a set" />
         </span>

@@ -68,7 +68,7 @@ export interface PlanDeskProps {
 }
 
 const FitDialog = dynamic(() => import('./fit/fit-dialog').then((module) => module.FitDialog));
-const RoundDialog = dynamic(() => import('./round/round-dialog').then((module) => module.RoundDialog), {
+const RoundDialog = dynamic(() => import('@/ui/round/round-dialog').then((module) => module.RoundDialog), {
   ssr: false,
 });
 const SheetDialog = dynamic(() => import('./sheet/sheet-dialog').then((module) => module.SheetDialog));

@@ -3,6 +3,9 @@ import { revalidatePath } from 'next/cache';
 import { action } from '@/server/action';
 import { correctStart as correctStartRow } from '@/server/db/rows/set-log';
 import { tellSet } from '@/server/live';
+import { findHead } from '@/server/db/rows/heads';
+import { findSet } from '@/server/db/rows/sets';
+import { AppError } from '@/server/errors';
 import { cancelSet as cancelSetRow, restoreSet as restoreSetRow } from '@/server/db/rows/set-commands';
 import { endSet, reopenSet } from '@/server/db/rows/wear';
 import { keepTakenDown } from '@/server/taken-down';
@@ -90,4 +93,27 @@ export const enterSet = action(enterSetInput, async (call) => {
   const setId = await enterTold(call, call.input.form);
   changed(setId);
   return { id: setId };
+});
+
+/** A set to be shown in the round, as it came out: what it was planned as, how it was taken down, what was rated since. */
+export const setInTheRound = action(setIdInput, async ({ input, actor, database }) => {
+  const set = await findSet(database.db, actor.studio.id, input.setId);
+  if (!set) throw new AppError('not-found');
+  const head = await findHead(database.db, actor.studio.id, set.headId);
+  if (!head) throw new AppError('not-found');
+  return {
+    brief: set.brief,
+    cameOut: {
+      takenDown: set.asTakenDown,
+      rated: set.wearDays.map(({ day, half, ratings: { definition, frizz, volume } }) => ({
+        day,
+        half,
+        definition: definition ?? null,
+        frizz: frizz ?? null,
+        volume: volume ?? null,
+      })),
+    },
+    skinTone: head.skinTone,
+    hairTone: head.hairTone,
+  };
 });

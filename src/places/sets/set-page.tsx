@@ -24,6 +24,7 @@ import { heldUp } from './outcome-rows';
 import { happenedWords, ROWS, rowsOf } from './outcome-words';
 import { dampWords } from './damp-words';
 import { CancelledNote, CancelSet, DoItAgain } from './set-actions';
+import { SetInTheRound } from './set-in-the-round';
 import { TimesTable } from './times-table';
 import { WentOn } from './went-on';
 import { PhotoStory } from '../wear/photo-story';
@@ -79,6 +80,7 @@ export function SetPage({
       lead={`${set.title}, begun ${formatMoment(set.startedAtMs, clock)}`}
       action={
         <span className={styles.actions}>
+          <SetInTheRound setId={set.id} />
           <DoItAgain setId={set.id} />
           {set.outcome && (
             <LinkButton variant="outlined" href={`/sets/${set.id}/next`}>

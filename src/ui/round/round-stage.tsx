@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, type Ref } from 'react';
+import type { CameOut } from '@/core/round/came-out';
 import { useUnits } from '../units-context';
 import { FlatRound } from './flat-round';
 import { RoundCanvas, type RoundHandle } from './round-canvas';
@@ -15,12 +16,14 @@ export interface ShownHead {
   readonly title: string | null;
   /** A brief as it is sent to a forecast. */
   readonly brief: unknown;
+  /** How its set came out; left out for what is still forecast. */
+  readonly cameOut?: CameOut;
   readonly tones: RoundTones;
 }
 
 /** One head with its words. */
 export function RoundStage({
-  head: { title, brief, tones },
+  head: { title, brief, cameOut, tones },
   ask,
   onDays,
   onWords,
@@ -39,7 +42,7 @@ export function RoundStage({
   readonly ref: Ref<RoundHandle>;
 }) {
   const { units } = useUnits();
-  const head = useRound(brief, ask);
+  const head = useRound(brief, cameOut ?? null, ask);
   const { facts, picture, flat, shown, isBuilding, problem } = head;
   const isFlat = ask.flatFrom !== null;
   const look = (isFlat ? flat : picture)?.look ?? null;

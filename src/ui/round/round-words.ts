@@ -42,7 +42,7 @@ export function stateWords(
   // How her own hair falls is for the eye alone: nothing of it was forecast.
   const marks =
     state.kind === 'worn'
-      ? ` Definition ${over(look.definition, whole)}, frizz ${over(look.frizz, whole)}, volume ${over(look.volume, whole)} of 10.`
+      ? ` Definition ${over(look.definition, whole)}, frizz ${over(look.frizz, whole)}, volume ${over(look.volume, whole)} of 10${look.isRated ? ', as it was rated' : ''}.`
       : '';
   return `${stateName(state)} ${curls}${wide}${marks}`;
 }

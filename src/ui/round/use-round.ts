@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { CameOut } from '@/core/round/came-out';
 import type { RoundDetail, RoundPicture } from '@/core/round/build';
 import type { RoundFacts } from '@/core/round/facts';
 import type { FlatPicture } from '@/core/round/flat-picture';
@@ -34,7 +35,7 @@ export interface RoundAsk {
 }
 
 /** Builds a head of a brief, one picture after the other; a newer wish overtakes an older one. */
-export function useRound(brief: unknown, { state, flatFrom }: RoundAsk): RoundHead {
+export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatFrom }: RoundAsk): RoundHead {
   const [head, setHead] = useState<RoundHead>({
     facts: null,
     surface: null,
@@ -48,7 +49,7 @@ export function useRound(brief: unknown, { state, flatFrom }: RoundAsk): RoundHe
   const kept = useRef(new Map<string, Told<RoundPicture>>());
   const wanted = useRef('');
   const opened = useRef<Promise<boolean> | null>(null);
-  const first = useRef(brief);
+  const first = useRef({ brief, cameOut });
   const detail = useCallback((): RoundDetail => (window.innerWidth < SMALL_PX ? 'small' : 'full'), []);
 
   useEffect(() => {
@@ -56,7 +57,7 @@ export function useRound(brief: unknown, { state, flatFrom }: RoundAsk): RoundHe
     maker.current = made;
     const pictures = kept.current;
     opened.current = (async () => {
-      const facts = await made.ask.open('head', first.current);
+      const facts = await made.ask.open('head', first.current.brief, first.current.cameOut);
       const surface = await made.ask.surface(detail());
       if (maker.current !== made) return false;
       if (!facts.ok) {

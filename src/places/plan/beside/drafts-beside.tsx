@@ -18,7 +18,7 @@ import type { loadBeside } from '../queries';
 import styles from './beside.module.css';
 import { besideRows, isDifferent } from './rows';
 
-const RoundDialog = dynamic(() => import('../round/round-dialog').then((module) => module.RoundDialog), {
+const RoundDialog = dynamic(() => import('@/ui/round/round-dialog').then((module) => module.RoundDialog), {
   ssr: false,
 });
 

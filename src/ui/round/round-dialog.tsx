@@ -3,8 +3,8 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useState } from 'react';
-import { RoundView } from '@/ui/round/round-view';
-import type { ShownHead } from '@/ui/round/round-stage';
+import type { ShownHead } from './round-stage';
+import { RoundView } from './round-view';
 import styles from './round-dialog.module.css';
 
 /** Titles of plans may say whose they are: before her eyes only their letter stays. */
@@ -30,7 +30,7 @@ export function RoundDialog({ heads, onClose }: { heads: readonly ShownHead[]; o
         <header className={styles.head}>
           <h2 id="round-title">In the round</h2>
           {isForHer ? (
-            <Button onClick={() => setForHer(false)}>Back to the desk</Button>
+            <Button onClick={() => setForHer(false)}>Done showing</Button>
           ) : (
             <Button onClick={onClose}>Leave</Button>
           )}
