@@ -1,31 +1,6 @@
-import { spawn } from 'node:child_process';
-
-/** What can go wrong without a browser, in two lanes beside each other: tests, and what reads the code. */
-const LANES: readonly (readonly string[])[] = [['test:unit'], ['types', 'lint:quick', 'cycles', 'dead-code']];
-
-/** Runs one script; answers whether it went well. What it said is shown at once, not mixed with the other lane's. */
-const run = (script: string): Promise<boolean> =>
-  new Promise((resolve) => {
-    const begunMs = Date.now();
-    const child = spawn('npm', ['run', '--silent', script], { env: { ...process.env, FORCE_COLOR: '1' } });
-    const said: Buffer[] = [];
-    child.stdout.on('data', (part: Buffer) => said.push(part));
-    child.stderr.on('data', (part: Buffer) => said.push(part));
-    child.on('close', (code) => {
-      const seconds = Math.round((Date.now() - begunMs) / 1000);
-      if (code !== 0) process.stdout.write(Buffer.concat(said));
-      console.log(`${code === 0 ? 'passed' : 'FAILED'} ${script}, ${seconds} s`);
-      resolve(code === 0);
-    });
-  });
+import { runLanes } from './lanes';
 
 const begunMs = Date.now();
-const verdicts = await Promise.all(
-  LANES.map(async (lane) => {
-    let isFine = true;
-    for (const script of lane) isFine = (await run(script)) && isFine;
-    return isFine;
-  }),
-);
+// What can go wrong without a browser: tests, and what reads the code.
+await runLanes([['test:unit'], ['types', 'lint:quick', 'cycles', 'dead-code']]);
 console.log(`check: ${Math.round((Date.now() - begunMs) / 1000)} s`);
-process.exitCode = verdicts.every(Boolean) ? 0 : 1;

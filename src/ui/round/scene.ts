@@ -164,6 +164,8 @@ export function makeRoundScene(
     return Math.max(tall / 2 / half, wide / 2 / half / Math.max(0.4, camera.aspect)) + 8;
   };
   const place = ({ azimuth, polar, times }: RoundPose) => {
+    // How far away it all fits hangs on the shape that the canvas has by now.
+    if (canvas.clientHeight > 0) camera.aspect = canvas.clientWidth / canvas.clientHeight;
     const far = usualFar() * times;
     const sin = Math.sin(polar);
     controls.target.set(0, (10 + lowest) / 2, 0);
