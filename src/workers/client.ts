@@ -230,7 +230,7 @@ export function startMeasurer(picture: Picture): Measurer {
 
 /** Heads that are built beside the page. */
 export interface RoundMaker {
-  readonly ask: Pick<Remote<RoundEndpoint>, 'open' | 'build' | 'flat' | 'surface'>;
+  readonly ask: Pick<Remote<RoundEndpoint>, 'open' | 'build' | 'flat' | 'surface' | 'stop'>;
   readonly end: () => void;
 }
 

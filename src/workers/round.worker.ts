@@ -1,16 +1,14 @@
 import { expose, transfer } from 'comlink';
 import type { Checked } from '@/core/formats/field-error';
-import { readBrief } from '@/core/formats/read-brief';
-import { forecast } from '@/core/plan/forecast';
-import { layoutFor } from '@/core/plan/layout-for';
 import { buildRound, type RoundDetail, type RoundPicture } from '@/core/round/build';
-import { flatPicture, type FlatPicture } from '@/core/round/flat-picture';
-import { asRated, type CameOut } from '@/core/round/came-out';
+import { flatPicture, type FlatPicture, type FlatSize } from '@/core/round/flat-picture';
+import type { CameOut } from '@/core/round/came-out';
 import { coarseHeadSurface, headSurface, type HeadSurface } from '@/core/round/head/surface';
 import type { RoundModel } from '@/core/round/model';
 import { lookFacts, roundFacts, type LookFacts, type RoundFacts } from '@/core/round/facts';
-import { roundOf } from '@/core/round/round-of';
+import { openedRound } from '@/core/round/opened';
 import type { RoundState } from '@/core/round/state';
+import type { Work } from '@/core/work';
 
 /** A picture, and what is told of what it shows; nothing of how hair looks in the set. */
 export type Told<P> = P & { readonly look: LookFacts | null };
@@ -27,6 +25,28 @@ const buffersOf = (value: object): ArrayBuffer[] =>
         : [],
   );
 
+/** Longest that messages wait while something is built, ms. */
+const BREATH_MS = 30;
+/** Counts what was asked for: an older wish is left when a newer one comes. */
+let wish = 0;
+
+/** Runs work to its end, letting messages in; null when a newer wish came. */
+async function newest<T>(work: Work<T>, hear: (share: number) => void): Promise<T | null> {
+  const mine = ++wish;
+  let breathed = performance.now();
+  let step = work.next();
+  while (!step.done) {
+    if (performance.now() - breathed > BREATH_MS) {
+      hear(step.value);
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      if (mine !== wish) return null;
+      breathed = performance.now();
+    }
+    step = work.next();
+  }
+  return step.value;
+}
+
 /** What the worker does: makes heads of briefs, one state at a time. It is stopped by ending it. */
 const endpoint = {
   /**
@@ -35,24 +55,37 @@ const endpoint = {
    * @param cameOut how its set came out; null for what is still forecast
    */
   open(name: string, raw: unknown, cameOut: CameOut | null): Checked<RoundFacts> {
-    const brief = readBrief(raw);
-    if (!brief.ok) return brief;
-    const given = forecast(brief.value, layoutFor(brief.value), 0);
-    const came = { ...given, plan: { ...given.plan, ...cameOut?.takenDown } };
-    const model = asRated(roundOf(brief.value, came), cameOut?.rated ?? []);
-    models.set(name, model);
-    return { ok: true, value: roundFacts(model) };
+    const model = openedRound(raw, cameOut);
+    if (!model.ok) return model;
+    models.set(name, model.value);
+    return { ok: true, value: roundFacts(model.value) };
   },
-  /** A head that was opened, in one state. */
-  build(name: string, state: RoundState, detail: RoundDetail): Told<RoundPicture> {
+  /** A head that was opened, in one state; null when a newer wish overtook it. @param hear share of it that is done */
+  async build(
+    name: string,
+    state: RoundState,
+    detail: RoundDetail,
+    hear: (share: number) => void,
+  ): Promise<Told<RoundPicture> | null> {
     const model = models.get(name)!;
-    const picture = buildRound(model, state, detail);
-    return transfer({ ...picture, look: lookFacts(model, state) }, buffersOf(picture));
+    const picture = await newest(buildRound(model, state, detail), hear);
+    return picture && transfer({ ...picture, look: lookFacts(model, state) }, buffersOf(picture));
   },
   /** The same flat, from one side. */
-  flat(name: string, state: RoundState, azimuthRad: number, mostLines: number): Told<FlatPicture> {
+  async flat(
+    name: string,
+    state: RoundState,
+    azimuthRad: number,
+    size: FlatSize,
+    hear: (share: number) => void,
+  ): Promise<Told<FlatPicture> | null> {
     const model = models.get(name)!;
-    return { ...flatPicture(model, state, azimuthRad, mostLines), look: lookFacts(model, state) };
+    const picture = await newest(flatPicture(model, state, azimuthRad, size), hear);
+    return picture && { ...picture, look: lookFacts(model, state) };
+  },
+  /** Leaves what is being built. */
+  stop(): void {
+    wish++;
   },
   /** The head without hair. The worker keeps its own. */
   surface: (detail: RoundDetail): HeadSurface => (detail === 'full' ? headSurface() : coarseHeadSurface()),

@@ -1,7 +1,8 @@
 import type { WishInput } from '@/core/formats/wish';
 import { readWish } from '@/core/suggest/read-wish';
 import { reasonsFor } from '@/core/suggest/reasons';
-import { ran, suggest, type Suggested } from '@/core/suggest/suggest';
+import { suggest, type Suggested } from '@/core/suggest/suggest';
+import { ran } from '@/core/work';
 import type { Pick } from '@/core/suggest/search';
 import type { Wish } from '@/core/suggest/ask';
 

@@ -7,7 +7,7 @@ import type { BriefInput } from '../formats/brief';
 import { answerDraft, drawTo } from '../plan/answer-view';
 import { ask } from '../suggest/ask';
 import { optionOf } from '../suggest/option';
-import { ran } from '../suggest/suggest';
+import { ran } from '../work';
 import { carriedTo, onClockOf, withTrial, withOption, withZone, withZoneTool } from './edits';
 
 const AVAILABLE_H = 14;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readWishOf, wishOf } from '../../../tests/support/wishes';
 import type { WishInput } from '../formats/wish';
-import { ran } from '../suggest/suggest';
+import { ran } from '../work';
 import { wayKey } from '../suggest/search';
 import { fitTo, type FitState, type Limits } from './fit';
 import { readFit } from './read-fit';

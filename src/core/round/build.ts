@@ -9,6 +9,7 @@ import { shade } from './light';
 import { MeshMaker, type RoundMesh, type RoundPen } from './mesh';
 import type { RoundModel } from './model';
 import { lookIn, modelIn, type RoundState } from './state';
+import { partOf, type Work } from '../work';
 
 /** How much of it is drawn. */
 export type RoundDetail = keyof typeof BUDGETS;
@@ -37,19 +38,27 @@ export function drawRound(
   state: RoundState,
   detail: RoundDetail,
   pen: RoundPen,
-): WornMeasures | null {
+): Work<WornMeasures | null> {
   const grid = headGrid(model.circumferenceCm);
   const look = lookIn(model, state);
-  if (look) return drawWorn(modelIn(model, state), look, grid, BUDGETS[detail], rootsOf, pen);
-  drawSet(model, grid, pen);
-  return null;
+  return look
+    ? drawWorn(modelIn(model, state), look, grid, BUDGETS[detail], rootsOf, pen)
+    : drawSet(model, grid, pen);
 }
 
-/** Builds a head: equal models give equal vertices. */
-export function buildRound(model: RoundModel, state: RoundState, detail: RoundDetail = 'full'): RoundPicture {
+/** Share of the work that is over when every hair is drawn; then the light is followed. */
+const DRAWN = 0.7;
+
+/** Builds a head in steps: equal models give equal vertices. */
+export function* buildRound(
+  model: RoundModel,
+  state: RoundState,
+  detail: RoundDetail = 'full',
+): Work<RoundPicture> {
+  yield 0;
   const { scale } = headGrid(model.circumferenceCm);
   const mesh = new MeshMaker();
-  const measures = drawRound(model, state, detail, mesh);
+  const measures = yield* partOf(drawRound(model, state, detail, mesh), 0, DRAWN);
   const hair = mesh.made();
   const { positions } = detail === 'full' ? headSurface() : coarseHeadSurface();
   const head = positions.map((value) => value * scale);

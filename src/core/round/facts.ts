@@ -37,6 +37,9 @@ export interface RoundFacts {
   readonly partPath: string | null;
 }
 
+/** Said with every picture. */
+export const HONESTLY = 'Drawn to scale from the forecast; about a quarter either way.';
+
 const reach = (values: readonly number[]): Reach => ({ low: Math.min(...values), high: Math.max(...values) });
 
 /** What is told of a state; null in the set. */

@@ -1,10 +1,12 @@
 import { headGrid, distanceAt, type HeadGrid } from './head/head-grid';
+import { onScalp } from './head/scalp';
 import { headSurface } from './head/surface';
 import { drawRound } from './build';
 import type { Kind, RoundPen, Stroke } from './mesh';
 import type { RoundModel } from './model';
 import type { RoundState } from './state';
 import type { Vec } from './vec';
+import { partOf, type Work } from '../work';
 
 /** A run of a line of hair as it is drawn flat, cm: across to the right, down. */
 export interface FlatRun {
@@ -24,6 +26,8 @@ export interface FlatPicture {
   readonly outline: readonly number[];
   /** Lines of the face that are seen from there. */
   readonly face: readonly (readonly number[])[];
+  /** Where hair grows, section by section, as far as it is seen. */
+  readonly scalp: readonly (readonly number[])[];
   readonly runs: readonly FlatRun[];
   /** What is drawn lies between these, cm. */
   readonly box: {
@@ -33,6 +37,13 @@ export interface FlatPicture {
     readonly bottom: number;
   };
 }
+
+/** How large a flat picture is seen: across a screen, or no larger than a hand; lines of hair, and points of each. */
+export const FLAT_SIZES = {
+  screen: { lines: 900, points: 60 },
+  small: { lines: 150, points: 45 },
+} as const satisfies Record<string, { lines: number; points: number }>;
+export type FlatSize = keyof typeof FLAT_SIZES;
 
 /** Points of a run: what is hidden is decided run by run. */
 const RUN = 12;
@@ -61,37 +72,48 @@ class LineKeeper implements RoundPen {
   }
 }
 
-/** Lines of hair at the scalp at least, however many ropes there are. */
-const MOST_SCALP = 220;
+/** Share of the work that is over when every line is drawn. */
+const DRAWN = 0.9;
+/** Shares of the lines that locks and fine strands have; hair at the scalp has the rest. */
+const [LOCK_SHARE, FINE_SHARE] = [0.6, 0.2] as const;
 
 /**
  * Draws a head flat.
  *
  * @param azimuthRad from where it is looked at: 0 in front, above nought from her left
- * @param mostLines lines of hair at most: every so many is drawn, the wider for it
+ * @param size how large it will be seen: of its lines every so many is drawn then, the wider for it
  */
-export function flatPicture(
+export function* flatPicture(
   model: RoundModel,
   state: RoundState,
   azimuthRad: number,
-  mostLines: number,
-): FlatPicture {
+  size: FlatSize,
+): Work<FlatPicture> {
   const grid = headGrid(model.circumferenceCm);
   const keeper = new LineKeeper();
-  drawRound(model, state, 'small', keeper);
+  yield* partOf(drawRound(model, state, 'small', keeper), 0, DRAWN);
   const [sin, cos] = [Math.sin(azimuthRad), Math.cos(azimuthRad)];
   const across = (x: number, z: number) => x * cos - z * sin;
   const near = (x: number, z: number) => x * sin + z * cos;
   const told = keeper.lines.filter(({ tier, kind }) => tier !== 'frizz' || kind !== 'ribbon');
   // What a set is known by is drawn whole; of the rest every so many, the wider for it.
-  const whole = told.filter(({ kind }) => kind === 'tube' || kind === 'tool');
-  const rest = told.filter(({ kind }) => kind === 'ribbon' || kind === 'scalp');
-  const step = Math.max(1, rest.length / Math.max(MOST_SCALP, mostLines - whole.length));
-  const drawn = [...whole, ...rest.filter((_, i) => Math.floor(i / step) !== Math.floor((i - 1) / step))];
+  const parts: readonly (readonly [share: number, (line: Stroke) => boolean])[] = [
+    [Infinity, ({ kind }) => kind === 'tube' || kind === 'tool'],
+    [LOCK_SHARE, ({ kind, tier }) => kind === 'ribbon' && tier !== 'fine'],
+    [FINE_SHARE, ({ kind, tier }) => kind === 'ribbon' && tier === 'fine'],
+    [1 - LOCK_SHARE - FINE_SHARE, ({ kind }) => kind === 'scalp'],
+  ];
+  const drawn = parts.flatMap(([share, isIn]) => {
+    const all = told.filter(isIn);
+    const step = Math.max(1, all.length / Math.max(1, share * FLAT_SIZES[size].lines));
+    return all
+      .filter((_, i) => Math.floor(i / step) !== Math.floor((i - 1) / step))
+      .map((line) => ({ ...line, step }));
+  });
   const runs: FlatRun[] = [];
-  for (const { points, half: halfAt, kind, seed } of drawn) {
+  for (const { points, half: halfAt, kind, seed, step } of drawn) {
     const count = points.length / 3;
-    const every = Math.max(1, Math.floor(count / 60));
+    const every = Math.max(1, Math.floor(count / FLAT_SIZES[size].points));
     for (let from = 0; from + 1 < count; from += RUN * every) {
       const until = Math.min(count - 1, from + RUN * every);
       const middle = Math.floor((from + until) / 2);
@@ -133,7 +155,31 @@ export function flatPicture(
       box.top = Math.min(box.top, points[i + 1]!);
       box.bottom = Math.max(box.bottom, points[i + 1]!);
     }
-  return { outline, face, runs, box };
+  return { outline, face, scalp: scalpOf(model, state, grid, across, near), runs, box };
+}
+
+/** Sections are drawn so far from their edges that the lines between them stay bare, in the set. */
+const PARTING_SHARE = 0.06;
+/** Corners that turn away from whoever looks less than this are drawn yet: they close the edge. */
+const TURNED = -0.3;
+
+/** Where hair grows: in the set section by section, worn without a line between them. */
+function scalpOf(
+  { sections }: RoundModel,
+  state: RoundState,
+  grid: HeadGrid,
+  across: (x: number, z: number) => number,
+  near: (x: number, z: number) => number,
+): number[][] {
+  const inwards = state.kind === 'set' ? PARTING_SHARE : -PARTING_SHARE / 2;
+  return sections.flatMap(({ outline, centroid }) => {
+    const seen = outline.flatMap(({ x, y }) => {
+      const place = { x: x + inwards * (centroid.x - x), y: y + inwards * (centroid.y - y) };
+      const { at, normal } = onScalp(place, grid.scale);
+      return near(normal[0], normal[2]) > TURNED ? [across(at[0], at[2]), -at[1]] : [];
+    });
+    return seen.length >= 6 ? [seen] : [];
+  });
 }
 
 /** Whether the head lies between a point and whoever looks. */

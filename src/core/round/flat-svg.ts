@@ -1,4 +1,5 @@
 import type { FlatPicture } from './flat-picture';
+import { FINE, flatStrokes, LIGHTS, pathOf, short } from './flat-strokes';
 
 /** Colours of a flat picture, as they are written in style sheets. */
 export interface FlatTones {
@@ -15,30 +16,11 @@ export interface FlatRuler {
   readonly unit: string;
 }
 
-/** Lights that lines of hair are drawn in. */
-const LIGHTS = 4;
-/** Widths are drawn in steps of this, cm. */
-const WIDTH_STEP = 0.06;
+/** How much lighter a line shines along its middle. */
+const SHINE = 0.22;
 const RULER_CM = 1.8;
 const GAP_CM = 1.6;
 const INK = '#2b1a14';
-
-const rounded = (value: number) => String(Math.round(value * 20) / 20).replace(/^(-?)0\./, '$1.');
-
-/** Points as the shortest path that says them: relative steps, in twentieths of a centimetre. */
-function pathOf(points: readonly number[], isClosed = false): string {
-  let [x, y] = [Math.round(points[0]! * 20), Math.round(points[1]! * 20)];
-  let path = `M${rounded(x / 20)} ${rounded(y / 20)}`;
-  let isFirst = true;
-  for (let i = 2; i < points.length; i += 2) {
-    const [nx, ny] = [Math.round(points[i]! * 20), Math.round(points[i + 1]! * 20)];
-    if (nx === x && ny === y) continue;
-    path += `${isFirst ? 'l' : ' '}${rounded((nx - x) / 20)} ${rounded((ny - y) / 20)}`;
-    isFirst = false;
-    [x, y] = [nx, ny];
-  }
-  return isClosed ? `${path}Z` : path;
-}
 
 /** A colour between two, each as #rrggbb. */
 function mixed(a: string, b: string, share: number): string {
@@ -60,43 +42,34 @@ export function flatBox({ box }: FlatPicture): readonly [number, number, number,
 
 /**
  * A flat picture as the content of an SVG, in centimetres: head, face, hair from back to front, and a ruler whose nought is
- * the top of the hair.
+ * the top of the hair, where one is wanted.
  */
-export function flatSvg(picture: FlatPicture, tones: FlatTones, ruler: FlatRuler): string {
-  const { outline, face, runs, box } = picture;
-  let out = `<path d="${pathOf(outline, true)}" fill="${tones.skin}" stroke="${tones.skinEdge}" stroke-width=".15" stroke-linejoin="round"/>`;
+export function flatSvg(picture: FlatPicture, tones: FlatTones, ruler: FlatRuler | null): string {
+  const { outline, face, scalp, box } = picture;
+  let out = `<path d="${pathOf(outline, FINE, true)}" fill="${tones.skin}" stroke="${tones.skinEdge}" stroke-width=".15" stroke-linejoin="round"/>`;
+  out += `<path d="${scalp.map((points) => pathOf(points, FINE, true)).join('')}" fill="${tones.hair}"/>`;
   out += `<g fill="none" stroke="${tones.skinEdge}" stroke-width=".18" stroke-linecap="round" stroke-linejoin="round">${face
-    .map((line) => `<path d="${pathOf(line)}"/>`)
+    .map((line) => `<path d="${pathOf(line, FINE)}"/>`)
     .join('')}</g>`;
   out += '<g fill="none" stroke-linecap="round" stroke-linejoin="round">';
-  let open = '';
-  for (const run of runs) {
-    const light = run.kind === 'scalp' ? 0 : Math.min(LIGHTS - 1, Math.floor(run.light * LIGHTS));
+  for (const { d, widthCm, kind, light, isShine } of flatStrokes(picture, FINE)) {
+    const lit = 0.05 + (0.34 * light) / (LIGHTS - 1) + (isShine ? SHINE : 0);
     const color =
-      run.kind === 'tool' ? tones.tool : mixed(tones.hair, '#c9a68a', 0.05 + (0.34 * light) / (LIGHTS - 1));
-    const width = Math.max(WIDTH_STEP, Math.round(run.widthCm / WIDTH_STEP) * WIDTH_STEP);
-    const dress = `stroke="${color}" stroke-width="${rounded(width)}"`;
-    if (dress !== open) {
-      if (open) out += '"/>';
-      out += `<path ${dress} d="`;
-      open = dress;
-    }
-    out += pathOf(run.points);
+      kind === 'tool' ? mixed(tones.tool, '#fff4d8', isShine ? 0.5 : 0) : mixed(tones.hair, '#c9a68a', lit);
+    out += `<path stroke="${color}" stroke-width="${short(widthCm)}" d="${d}"/>`;
   }
-  if (open) out += '"/>';
   out += '</g>';
-  return out + rulerSvg(flatBox(picture)[0] + 0.4, box.top, Math.min(box.bottom, 25), ruler);
+  return ruler ? out + rulerSvg(flatBox(picture)[0] + 0.4, box.top, Math.min(box.bottom, 25), ruler) : out;
 }
 
 function rulerSvg(left: number, top: number, bottom: number, { stepCm, unit }: FlatRuler): string {
   const steps = Math.floor((bottom - top) / stepCm);
-  let out = `<rect x="${rounded(left)}" y="${rounded(top)}" width="${RULER_CM}" height="${rounded(steps * stepCm)}" fill="#fffaf0" stroke="${INK}" stroke-width=".06"/><path stroke="${INK}" stroke-width=".06" d="`;
+  let out = `<rect x="${short(left)}" y="${short(top)}" width="${RULER_CM}" height="${short(steps * stepCm)}" fill="#fffaf0" stroke="${INK}" stroke-width=".06"/><path stroke="${INK}" stroke-width=".06" d="`;
   const isLong = (i: number) => stepCm > 1.5 || i % 5 === 0;
   for (let i = 1; i < steps; i++)
-    out += `M${rounded(left)} ${rounded(top + i * stepCm)}h${isLong(i) ? 0.7 : 0.35}`;
-  out += `"/><g font-size=".72" fill="${INK}"><text x="${rounded(left + 0.8)}" y="${rounded(top + 0.75)}">${unit}</text>`;
+    out += `M${short(left)} ${short(top + i * stepCm)}h${isLong(i) ? 0.7 : 0.35}`;
+  out += `"/><g font-size=".72" fill="${INK}"><text x="${short(left + 0.8)}" y="${short(top + 0.75)}">${unit}</text>`;
   for (let i = 1; i < steps; i++)
-    if (isLong(i))
-      out += `<text x="${rounded(left + 0.85)}" y="${rounded(top + i * stepCm + 0.25)}">${i}</text>`;
+    if (isLong(i)) out += `<text x="${short(left + 0.85)}" y="${short(top + i * stepCm + 0.25)}">${i}</text>`;
   return `${out}</g>`;
 }

@@ -1,15 +1,18 @@
 import fc from 'fast-check';
+import { ran } from '../work';
 import { describe, expect, it } from 'vitest';
 import { forecast } from '../plan/forecast';
 import { layoutFor } from '../plan/layout-for';
 import { TECHNIQUE_IDS, type TechniqueId } from '../techniques';
 import { readOrThrow } from '../../../tests/support/briefs';
 import { usualBrief } from '../../../tests/support/usual-brief';
-import { buildRound, type RoundPicture } from './build';
+import { turnCm, type SeenCurl } from '../curl/seen-curl';
+import { buildRound, drawRound, type RoundPicture } from './build';
+import type { RoundPen } from './mesh';
 import { NODES } from './hair/axis';
 import { framed, lengthOf, lockOnAxis, type LockShape } from './hair/curl-on-axis';
 import { inPieces, rootsIn } from './hair/roots';
-import { wantedWidthCm, widthOver } from './hair/width';
+import { ABOVE_SHOULDERS_CM, wantedWidthCm, widthOver } from './hair/width';
 import { distanceAt, headGrid } from './head/head-grid';
 import { chartDirection, directionOnChart, onScalp } from './head/scalp';
 import { headSurface } from './head/surface';
@@ -194,18 +197,73 @@ describe('the width of a head with its hair', () => {
   });
 });
 
+/** A line averaged over a window of so many of its points, and how far it lies from that, cm. */
+function averaged(points: Float64Array, from: number, window: number): { lengthCm: number; rmsCm: number } {
+  const count = points.length / 3;
+  const half = window / 2;
+  const steps = 24;
+  const middles: number[] = [];
+  let [sum, many] = [0, 0];
+  for (let i = Math.ceil(half + from * count); i + half < count - 1; i++) {
+    const middle = [0, 0, 0];
+    for (let k = 0; k < steps; k++) {
+      const place = i - half + ((k + 0.5) / steps) * window;
+      const [at, t] = [Math.floor(place), place % 1];
+      for (let c = 0; c < 3; c++)
+        middle[c]! += ((1 - t) * points[3 * at + c]! + t * points[3 * at + 3 + c]!) / steps;
+    }
+    sum += middle.reduce((square, value, c) => square + (points[3 * i + c]! - value) ** 2, 0);
+    middles.push(...middle);
+    many++;
+  }
+  return {
+    lengthCm: lengthOf(Float64Array.from(middles)) / Math.max(1, many - 1),
+    rmsCm: Math.sqrt(sum / many),
+  };
+}
+
+/**
+ * How far a line winds from its own mean over one turn, cm: the radius of a helix, the height of a wave. One turn is the
+ * window whose mean runs straightest; a flat root makes the turns below it tighter than they are on the mean.
+ */
+function offMeanLine(points: Float64Array, from: number, meanTurn: number, shape: SeenCurl['shape']): number {
+  const tried = Array.from({ length: 35 }, (_, i) => averaged(points, from, (0.5 + 0.02 * i) * meanTurn));
+  const best = tried.reduce((least, one) => (one.lengthCm < least.lengthCm ? one : least));
+  return best.rmsCm * (shape === 'curl' ? 1 : Math.SQRT2);
+}
+
+/** Width of a picture of locks in its widest band of 2 cm above the shoulders, cm: all but one point of 100 on either side. */
+function drawnWidth(locks: readonly { points: Float64Array; halfCm: number }[], lowestCm: number): number {
+  const bands = new Map<number, number[]>();
+  for (const { points, halfCm } of locks)
+    for (let i = 0; i < points.length; i += 3) {
+      if (points[i + 1]! <= lowestCm) continue;
+      const band = Math.floor(points[i + 1]! / 2);
+      const xs = bands.get(band) ?? [];
+      xs.push(points[i]! + Math.sign(points[i]!) * halfCm);
+      bands.set(band, xs);
+    }
+  return Math.max(
+    ...[...bands.values()].map((xs) => {
+      xs.sort((a, b) => a - b);
+      const left = Math.floor(xs.length / 100);
+      return xs.length < 200 ? 0 : xs[xs.length - 1 - left]! - xs[left]!;
+    }),
+  );
+}
+
 describe('honesty, technique by technique (round §9)', () => {
   it.each(TECHNIQUE_IDS)(
     '%s: hair length, width and triangles within tolerance, nothing in the skull',
     (id) => {
       const model = modelOf(usualBrief(id));
       const grid = headGrid(model.circumferenceCm);
-      const worn = buildRound(model, FIRST);
+      const worn = ran(buildRound(model, FIRST));
       const { lockLengths, wantedWidthCm: wanted, widthCm } = worn.measures!;
       expect(Math.abs(mean(lockLengths) - 1)).toBeLessThan(0.05);
       expect(Math.abs(widthCm / wanted - 1)).toBeLessThan(0.05);
       expect(worn.hair.indices.length / 3).toBeLessThan(350_000);
-      const set = buildRound(model, SET);
+      const set = ran(buildRound(model, SET));
       expect(set.hair.indices.length / 3).toBeLessThan(350_000);
       for (const { hair } of [worn, set]) {
         let deep = 0;
@@ -218,9 +276,44 @@ describe('honesty, technique by technique (round §9)', () => {
     },
   );
 
+  it.each(TECHNIQUE_IDS)('%s: curls on the head and the width of what is drawn are those forecast', (id) => {
+    const model = modelOf(usualBrief(id));
+    const locks: { points: Float64Array; halfCm: number }[] = [];
+    const pen: RoundPen = {
+      ribbon: (points, { kind, tier, half }) => {
+        if (kind === 'ribbon' && (tier === 'locks' || tier === 'third'))
+          locks.push({ points: points.slice(), halfCm: half(0.5) });
+      },
+      tube: () => undefined,
+    };
+    const { wantedWidthCm: wanted } = ran(drawRound(model, FIRST, 'full', pen))!;
+    // Locks come section by section, as many of each.
+    const { curlMm, visibleCm } = model.days[0]!.left;
+    const ratios = locks.flatMap(({ points, halfCm }, i) => {
+      if (i % 7 > 0) return [];
+      const { zone, lengthCm, technique, flatRootCm } =
+        model.sections[Math.floor((i * model.sections.length) / locks.length)]!;
+      const curl: SeenCurl = {
+        lengthCm,
+        visibleCm: visibleCm[zone]!,
+        diameterMm: curlMm[zone]!,
+        shape: technique.curlName,
+      };
+      const wound = (Math.min(flatRootCm, 0.6 * curl.visibleCm) + 2.2) / curl.visibleCm;
+      const turn = (turnCm(curl) / curl.visibleCm) * (points.length / 3 - 1);
+      return [(20 * (offMeanLine(points, wound, turn, curl.shape) + 0.8 * halfCm)) / curl.diameterMm];
+    });
+    const drawn = drawnWidth(locks, ABOVE_SHOULDERS_CM * headGrid(model.circumferenceCm).scale);
+    ratios.sort((a, b) => a - b);
+    expect(Math.abs(ratios[Math.floor(ratios.length / 2)]! - 1)).toBeLessThan(0.05);
+    // A few locks hang where pieces meet, or stay nearly straight.
+    expect(Math.abs(mean(ratios) - 1)).toBeLessThan(0.1);
+    expect(Math.abs(drawn / wanted - 1)).toBeLessThan(0.06);
+  });
+
   it('the free lock beside the ruler hangs as far as hair shows', () => {
     const model = modelOf(usualBrief('rod-set'));
-    const { sample } = buildRound(model, FIRST);
+    const { sample } = ran(buildRound(model, FIRST));
     let lowest = 0;
     for (let i = 1; i < sample!.positions.length; i += 3) lowest = Math.min(lowest, sample!.positions[i]!);
     const shows = Math.max(...Object.values(model.days[0]!.left.visibleCm));
@@ -230,7 +323,7 @@ describe('honesty, technique by technique (round §9)', () => {
 
   it('later days are other pictures, by what the forecast says of them', () => {
     const model = modelOf(usualBrief('two-strand-twist'));
-    const [first, later] = [buildRound(model, FIRST), buildRound(model, onDay(3))];
+    const [first, later] = [ran(buildRound(model, FIRST)), ran(buildRound(model, onDay(3)))];
     expect(model.days[3]!.left.definition).toBeLessThan(model.days[0]!.left.definition);
     expect(later.measures!.wantedWidthCm).not.toBe(first.measures!.wantedWidthCm);
     const frizz = ({ hair: { tierEnds } }: RoundPicture) => tierEnds.frizz - tierEnds.fine;
@@ -239,11 +332,24 @@ describe('honesty, technique by technique (round §9)', () => {
 });
 
 describe('a picture', () => {
+  it('tells how far it is, and can be left at any step', () => {
+    const model = modelOf(usualBrief('rod-set'));
+    for (const state of [FIRST, SET]) {
+      const shares = [...buildRound(model, state)];
+      expect(shares.length).toBeGreaterThan(5);
+      expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+      expect(shares.at(-1)).toBeLessThanOrEqual(1);
+      const left = buildRound(model, state);
+      for (let i = 0; i < 3; i++) left.next();
+      expect(checksum(ran(buildRound(model, state)))).toBe(checksum(ran(buildRound(model, state))));
+    }
+  });
+
   it('is the same for the same plan, and another for another seed', () => {
     const model = modelOf(usualBrief('two-strand-twist'));
-    expect(checksum(buildRound(model, FIRST))).toBe(checksum(buildRound(model, FIRST)));
-    expect(checksum(buildRound({ ...model, seed: model.seed + 1 }, FIRST))).not.toBe(
-      checksum(buildRound(model, FIRST)),
+    expect(checksum(ran(buildRound(model, FIRST)))).toBe(checksum(ran(buildRound(model, FIRST))));
+    expect(checksum(ran(buildRound({ ...model, seed: model.seed + 1 }, FIRST)))).not.toBe(
+      checksum(ran(buildRound(model, FIRST))),
     );
   });
 
@@ -266,7 +372,7 @@ describe('a picture', () => {
               : section.winding,
       })),
     };
-    const [one, other] = [buildRound(model, FIRST), buildRound(mirrored, FIRST)];
+    const [one, other] = [ran(buildRound(model, FIRST)), ran(buildRound(mirrored, FIRST))];
     expect(other.hair.positions.length).toBe(one.hair.positions.length);
     let [far, count] = [0, 0];
     for (let i = 0; i < one.hair.positions.length; i += 3) {
@@ -283,11 +389,11 @@ describe('a picture', () => {
 
   it('is told apart by techniques: ropes of two and of three, rods as thick as they are', () => {
     const tubes = (id: TechniqueId) =>
-      buildRound(modelOf(usualBrief(id, { set: { sections: 18 } })), SET).hair;
+      ran(buildRound(modelOf(usualBrief(id, { set: { sections: 18 } })), SET)).hair;
     const [two, three] = [tubes('two-strand-twist'), tubes('three-strand-twist')];
     expect(three.positions.length).toBeGreaterThan(1.2 * two.positions.length);
     const model = modelOf(usualBrief('rod-set'));
-    const { tangents, shapes } = buildRound(model, SET).hair;
+    const { tangents, shapes } = ran(buildRound(model, SET)).hair;
     const radii = new Set<number>();
     for (let v = 0; v < tangents.length / 4; v++)
       if (tangents[4 * v + 3] === 2 && shapes[4 * v + 1]! > 0.1) radii.add(shapes[4 * v + 1]!);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ran } from '../work';
 import { readOrThrow } from '../../../tests/support/briefs';
 import { usualBrief } from '../../../tests/support/usual-brief';
 import { perZone } from '../hair/zone';
@@ -84,13 +85,13 @@ describe('what a state shows', () => {
 });
 
 describe('the flat picture', () => {
-  const front = flatPicture(model, onDay(0), 0, 900);
+  const front = ran(flatPicture(model, onDay(0), 0, 'screen'));
 
   it('is drawn from back to front, nothing of it behind the head', () => {
     const depths = front.runs.map(({ depth }) => depth);
     expect([...depths].sort((a, b) => b - a)).toEqual(depths);
     // Seen from the front, hair of the back of the head is hidden.
-    const behind = flatPicture(model, onDay(0), Math.PI, 900);
+    const behind = ran(flatPicture(model, onDay(0), Math.PI, 'screen'));
     const widest = (picture: typeof front) => picture.box.right - picture.box.left;
     expect(widest(behind) / widest(front)).toBeGreaterThan(0.9);
     expect(front.face.length).toBeGreaterThan(4);
@@ -106,7 +107,10 @@ describe('the flat picture', () => {
     expect(front.box.right).toBeLessThan(left + width);
     expect(front.box.bottom).toBeLessThanOrEqual(top + height);
     // Small enough to be printed and sent.
-    const printed = flatSvg(flatPicture(model, onDay(0), 0, 400), tones, { stepCm: 2.54, unit: 'in' });
+    const printed = flatSvg(ran(flatPicture(model, onDay(0), 0, 'small')), tones, {
+      stepCm: 2.54,
+      unit: 'in',
+    });
     expect(printed.length).toBeLessThan(150_000);
   });
 
@@ -114,7 +118,9 @@ describe('the flat picture', () => {
     const rods = readOrThrow(usualBrief('rod-set'));
     const wound = roundOf(rods, forecast(rods, layoutFor(rods), 0));
     const tools = ['front', 'behind'].flatMap((_, i) =>
-      flatPicture(wound, { kind: 'set' }, i * Math.PI, 400).runs.filter(({ kind }) => kind === 'tool'),
+      ran(flatPicture(wound, { kind: 'set' }, i * Math.PI, 'small')).runs.filter(
+        ({ kind }) => kind === 'tool',
+      ),
     );
     expect(tools.length).toBeGreaterThan(20);
     for (const { widthCm } of tools) expect(widthCm).toBeCloseTo(1.6, 1);

@@ -37,6 +37,8 @@ export interface PathMark {
   readonly fill: FillId | 'none';
   /** 0 draws no line. */
   readonly strokeMm: number;
+  /** What a line with round ends is drawn in; left out for ink and plain ends. */
+  readonly line?: FillId;
 }
 
 export type Mark = TextMark | PathMark;

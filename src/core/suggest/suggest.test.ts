@@ -20,7 +20,8 @@ import { scoreOf, scoreParts } from './score';
 import { Search, type Pick } from './search';
 import { hasRole, holdLayer } from './stack-traits';
 import { suitPoints } from './suit';
-import { answerWish, ran, suggest } from './suggest';
+import { answerWish, suggest } from './suggest';
+import { ran } from '../work';
 import { productIdsOf } from './to-brief';
 import { whyNot } from './why-not';
 

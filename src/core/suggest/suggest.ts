@@ -8,6 +8,7 @@ import { readWish } from './read-wish';
 import { chanceWords, reasonsFor } from './reasons';
 import { Search, type Pick, type SearchState } from './search';
 import { plainWay } from './set-node';
+import { ran } from '../work';
 
 /** What a search came to. */
 export interface Suggested {
@@ -69,13 +70,6 @@ export function* suggest(wish: Wish): Generator<SearchState, Suggested> {
     kinds,
     nothingFits: shortfallWords(best, wish),
   };
-}
-
-/** Runs a search to its end. */
-export function ran<T>(search: Generator<unknown, T>): T {
-  let step = search.next();
-  while (!step.done) step = search.next();
-  return step.value;
 }
 
 const round = (value: number) => Math.round(value * 1000) / 1000;

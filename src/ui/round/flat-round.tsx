@@ -4,7 +4,7 @@ import { flatBox, flatSvg } from '@/core/round/flat-svg';
 import { cmFromInches } from '@/core/units/length';
 import { useUnits } from '../units-context';
 import styles from './round-view.module.css';
-import { TOOL_TONE, type RoundTones } from './round-tones';
+import { flatTones, type RoundTones } from './round-tones';
 
 /** A head drawn flat: where there is no WebGL, and where it is wanted so. */
 export function FlatRound({
@@ -28,7 +28,7 @@ export function FlatRound({
       dangerouslySetInnerHTML={{
         __html: flatSvg(
           picture,
-          { skin: tones.skin, skinEdge: tones.skinEdge, hair: tones.length, tool: TOOL_TONE },
+          flatTones(tones),
           units.length === 'cm' ? { stepCm: 1, unit: 'cm' } : { stepCm: cmFromInches(1), unit: 'in' },
         ),
       }}

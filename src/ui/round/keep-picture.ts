@@ -1,4 +1,4 @@
-import { HONESTLY } from './round-words';
+import { HONESTLY } from '@/core/round/facts';
 
 const [WIDTH, HEIGHT, FOOT] = [1280, 800, 92] as const;
 const INK = '#2b1a14';

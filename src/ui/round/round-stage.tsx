@@ -1,10 +1,11 @@
 'use client';
 import { useEffect, type Ref } from 'react';
 import type { CameOut } from '@/core/round/came-out';
+import { HONESTLY } from '@/core/round/facts';
 import { useUnits } from '../units-context';
 import { FlatRound } from './flat-round';
 import { RoundCanvas, type RoundHandle } from './round-canvas';
-import { HONESTLY, stateWords } from './round-words';
+import { stateWords } from './round-words';
 import styles from './round-view.module.css';
 import type { RoundTones } from './round-tones';
 import type { RoundPose } from './scene';
@@ -43,7 +44,7 @@ export function RoundStage({
 }) {
   const { units } = useUnits();
   const head = useRound(brief, cameOut ?? null, ask);
-  const { facts, picture, flat, shown, isBuilding, problem } = head;
+  const { facts, picture, flat, shown, building, problem } = head;
   const isFlat = ask.flatFrom !== null;
   const look = (isFlat ? flat : picture)?.look ?? null;
   const widthCm = isFlat ? null : (picture?.measures?.widthCm ?? null);
@@ -69,9 +70,10 @@ export function RoundStage({
             onLost={onLost}
           />
         )}
-        {isBuilding && (
+        {building !== null && (
           <p className={styles.waiting} role="status">
             {shown ? 'Drawing…' : 'Drawing the head…'}
+            <progress max={1} value={building} aria-label="Drawn" />
           </p>
         )}
         {problem && (

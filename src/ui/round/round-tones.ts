@@ -1,3 +1,4 @@
+import type { FlatTones } from '@/core/round/flat-svg';
 import { HAIR_TONES, hairTone, skinTone } from '../crown-map/tones';
 
 /** Colours of a head, as they are written in style sheets. */
@@ -20,6 +21,14 @@ export function roundTones(skin: string, hair: string, conditions: readonly stri
   const { fill, edge } = skinTone(skin);
   return { skin: fill, skinEdge: edge, root: isColoured ? HAIR_TONES['dark-brown'].stroke : length, length };
 }
+
+/** The same for a head that is drawn flat. */
+export const flatTones = ({ skin, skinEdge, length }: RoundTones): FlatTones => ({
+  skin,
+  skinEdge,
+  hair: length,
+  tool: TOOL_TONE,
+});
 
 /** Of rods and formers. */
 export const TOOL_TONE = '#d8a53c';

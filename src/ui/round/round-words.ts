@@ -46,6 +46,3 @@ export function stateWords(
       : '';
   return `${stateName(state)} ${curls}${wide}${marks}`;
 }
-
-/** Said with every picture. */
-export const HONESTLY = 'Drawn to scale from the forecast; about a quarter either way.';

@@ -1,4 +1,5 @@
 'use client';
+import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { CameOut } from '@/core/round/came-out';
 import type { RoundDetail, RoundPicture } from '@/core/round/build';
@@ -17,7 +18,8 @@ export interface RoundHead {
   readonly flat: Told<FlatPicture> | null;
   /** The state that is shown: that which is asked for, once it is built. */
   readonly shown: RoundState | null;
-  readonly isBuilding: boolean;
+  /** Share of what is being built that is done; null when nothing is. */
+  readonly building: number | null;
   readonly problem: string | null;
 }
 
@@ -25,8 +27,6 @@ export interface RoundHead {
 const MOST_KEPT = 4;
 /** Screens narrower than this get half the hair. */
 const SMALL_PX = 600;
-/** Lines of hair in a flat picture on a screen. */
-const FLAT_LINES = 900;
 
 /** How a head is asked for: in the round, or flat from one side. */
 export interface RoundAsk {
@@ -42,7 +42,7 @@ export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatF
     picture: null,
     flat: null,
     shown: null,
-    isBuilding: true,
+    building: 0,
     problem: null,
   });
   const maker = useRef<RoundMaker | null>(null);
@@ -61,7 +61,7 @@ export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatF
       const surface = await made.ask.surface(detail());
       if (maker.current !== made) return false;
       if (!facts.ok) {
-        setHead((before) => ({ ...before, isBuilding: false, problem: facts.errors[0]?.message ?? null }));
+        setHead((before) => ({ ...before, building: null, problem: facts.errors[0]?.message ?? null }));
         return false;
       }
       setHead((before) => ({ ...before, facts: facts.value, surface }));
@@ -78,23 +78,28 @@ export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatF
   useEffect(() => {
     wanted.current = key;
     const show = (pictures: Partial<RoundHead>) =>
-      setHead((before) => ({ ...before, ...pictures, shown: state, isBuilding: false }));
+      setHead((before) => ({ ...before, ...pictures, shown: state, building: null }));
     const again = kept.current.get(key);
     if (again) {
+      void maker.current?.ask.stop();
       show({ picture: again });
       return;
     }
-    setHead((before) => ({ ...before, isBuilding: true }));
+    setHead((before) => ({ ...before, building: 0 }));
+    const hear = proxy((share: number) => {
+      if (wanted.current === key) setHead((before) => ({ ...before, building: share }));
+    });
     void opened.current?.then(async (isOpen) => {
       // What was overtaken meanwhile is not built.
       if (!isOpen || wanted.current !== key || !maker.current) return;
       const { ask } = maker.current;
       if (flatFrom !== null) {
-        const flat = await ask.flat('head', state, flatFrom, FLAT_LINES);
-        if (wanted.current === key) show({ flat });
+        const flat = await ask.flat('head', state, flatFrom, 'screen', hear);
+        if (flat && wanted.current === key) show({ flat });
         return;
       }
-      const picture = await ask.build('head', state, detail());
+      const picture = await ask.build('head', state, detail(), hear);
+      if (!picture) return;
       kept.current.set(key, picture);
       if (kept.current.size > MOST_KEPT) kept.current.delete(kept.current.keys().next().value!);
       if (wanted.current === key) show({ picture });

@@ -6,6 +6,8 @@ const PUSH = 0.9;
 const UPRIGHT = 0.4;
 const BACK = 0.06;
 const SMOOTH = 0.2;
+const LAST_PASSES = 7;
+const LAST_SMOOTH = 0.5;
 
 /** What relaxation needs to know of each piece. */
 export interface RelaxedPiece {
@@ -58,7 +60,6 @@ export function relax(grid: HeadGrid, nodes: Float64Array, pieces: readonly Rela
   const widest = Math.max(0.2, ...pieces.map(({ radiusCm }) => radiusCm));
   const moves = new Float64Array(nodes.length);
   const radii = Float64Array.from(pieces, ({ radiusCm }) => radiusCm);
-  const perPiece = 3 * NODES;
   for (let pass = 0; pass < PASSES; pass++) {
     moves.fill(0);
     const cubes = new Cubes(nodes, 2 * widest);
@@ -94,33 +95,34 @@ export function relax(grid: HeadGrid, nodes: Float64Array, pieces: readonly Rela
       }
     }
     for (let p = 0; p < pieces.length; p++) {
-      const from = p * perPiece;
-      const { gapCm, visibleCm } = pieces[p]!;
-      for (let i = 1; i < NODES; i++) {
-        for (let k = 0; k < 3; k++) {
-          const at = from + 3 * i + k;
-          nodes[at]! += moves[at]! + BACK * (first[at]! - nodes[at]!);
-        }
-      }
-      for (let k = 0; k < 3; k++) {
-        let last = nodes[from + k]!;
-        for (let i = 1; i + 1 < NODES; i++) {
-          const at = from + 3 * i + k;
-          const here = nodes[at]!;
-          nodes[at] = here + SMOOTH * ((last + nodes[at + 3]!) / 2 - here);
-          last = here;
-        }
-      }
-      const step = visibleCm / (NODES - 1);
-      for (let i = 1; i < NODES; i++) {
-        const at = from + 3 * i;
-        const gap = Math.min(gapCm, 0.15 + i * step * 0.6);
-        nodes.set(
-          keptOut(grid, [nodes[at]!, nodes[at + 1]!, nodes[at + 2]!], gap, pieces[p]!.side, grid.scale),
-          at,
-        );
-      }
-      stepped(nodes, from, step);
+      for (let at = 3 * (p * NODES + 1); at < 3 * (p + 1) * NODES; at++)
+        nodes[at]! += moves[at]! + BACK * (first[at]! - nodes[at]!);
+      settle(grid, nodes, p, pieces[p]!, SMOOTH);
     }
   }
+  // What pushing left uneven would be seen in every lock that winds about it.
+  for (let pass = 0; pass < LAST_PASSES; pass++)
+    pieces.forEach((piece, p) => settle(grid, nodes, p, piece, LAST_SMOOTH));
+}
+
+/** Smooths a piece, keeps it off the head and lays it out again at its exact length. */
+function settle(grid: HeadGrid, nodes: Float64Array, p: number, piece: RelaxedPiece, smooth: number): void {
+  const { gapCm, visibleCm, side } = piece;
+  const from = 3 * NODES * p;
+  for (let k = 0; k < 3; k++) {
+    let last = nodes[from + k]!;
+    for (let i = 1; i + 1 < NODES; i++) {
+      const at = from + 3 * i + k;
+      const here = nodes[at]!;
+      nodes[at] = here + smooth * ((last + nodes[at + 3]!) / 2 - here);
+      last = here;
+    }
+  }
+  const step = visibleCm / (NODES - 1);
+  for (let i = 1; i < NODES; i++) {
+    const at = from + 3 * i;
+    const gap = Math.min(gapCm, 0.15 + i * step * 0.6);
+    nodes.set(keptOut(grid, [nodes[at]!, nodes[at + 1]!, nodes[at + 2]!], gap, side, grid.scale), at);
+  }
+  stepped(nodes, from, step);
 }

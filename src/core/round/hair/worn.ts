@@ -8,6 +8,7 @@ import { onScalp } from '../head/scalp';
 import type { RoundPen } from '../mesh';
 import { handOf, lookOf, type RoundDay, type RoundModel, type RoundSection } from '../model';
 import { add, smoothStep, type Vec } from '../vec';
+import { partOf, type Work } from '../../work';
 import { combed, hang, heldAt, NODES, partOnHead, type HangingPiece, type Worn } from './axis';
 import { framed, lengthOf, lockOnAxis, MOST_POINTS, type Framed, type LockShape } from './curl-on-axis';
 import { relax, type RelaxedPiece } from './relax';
@@ -35,6 +36,8 @@ const MOST_TRIES = 9;
 const WIDTH_NEAR = 0.015;
 const NARROWER = [1, 0.75, 0.5, 0.3] as const;
 const FINE_POINTS = 64;
+/** Share of the work that is over when every piece hangs. */
+const HUNG = 0.5;
 
 /** One piece of hair that hangs for itself. */
 export interface WornPiece extends HangingPiece, RelaxedPiece {
@@ -145,12 +148,12 @@ export type RootsOf = (
 ) => ChartPoint[][];
 
 /** Where every piece hangs: stood out so far that the head is as wide as its volume says. */
-export function hungPieces(
+export function* hungPieces(
   grid: HeadGrid,
   pieces: readonly WornPiece[],
   worn: Worn,
   wantedCm: number,
-): { nodes: Float64Array; widthCm: number } {
+): Work<{ nodes: Float64Array; widthCm: number }> {
   const curlCm = pieces.reduce((sum, { curl }) => sum + curl.diameterMm / 10, 0) / Math.max(1, pieces.length);
   const at = (stands: number, narrower: number) => {
     const nodes = new Float64Array(pieces.length * NODES * 3);
@@ -165,6 +168,7 @@ export function hungPieces(
   const off = (found: { widthCm: number }) => found.widthCm - wantedCm;
   const isNear = (found: { widthCm: number }) => Math.abs(off(found)) <= WIDTH_NEAR * wantedCm;
   let best = at(0.25, 1);
+  yield 1 / MOST_TRIES;
   const keep = (found: typeof best) => {
     if (Math.abs(off(found)) < Math.abs(off(best))) best = found;
     return found;
@@ -173,7 +177,7 @@ export function hungPieces(
   for (const narrower of NARROWER) {
     let [low, high] = [0.02, 1.2];
     const atLow = keep(at(low, narrower));
-    tries++;
+    yield ++tries / MOST_TRIES;
     if (isNear(best)) return best;
     if (off(atLow) > 0) continue;
     let [offLow, offHigh] = [off(atLow), off(keep(at(high, narrower)))];
@@ -182,6 +186,7 @@ export function hungPieces(
       const share = Math.min(0.9, Math.max(0.1, offLow / (offLow - offHigh)));
       const middle = low + share * (high - low);
       const found = off(keep(at(middle, narrower)));
+      yield Math.min(1, tries / MOST_TRIES);
       if (found < 0) [low, offLow] = [middle, found];
       else [high, offHigh] = [middle, found];
     }
@@ -335,15 +340,18 @@ export function drawPiece(
   }
 }
 
+/** Pieces drawn between two shares told. */
+const PIECES_A_STEP = 12;
+
 /** A head as it is worn on a day, drawn into a mesh. */
-export function drawWorn(
+export function* drawWorn(
   model: RoundModel,
   day: RoundDay,
   grid: HeadGrid,
   budget: RoundBudget,
   rootsOf: RootsOf,
   mesh: RoundPen,
-): WornMeasures {
+): Work<WornMeasures> {
   const worn: Worn = {
     part: partOnHead(model.partLine, grid.scale),
     isHalfUp: model.part === 'half-up',
@@ -358,14 +366,15 @@ export function drawWorn(
     visibleCm: mean(({ visibleCm }) => visibleCm),
     volume: (day.left.volume + day.right.volume) / 2,
   });
-  const { nodes, widthCm } = hungPieces(grid, pieces, worn, wanted);
+  const { nodes, widthCm } = yield* partOf(hungPieces(grid, pieces, worn, wanted), 0, HUNG);
   drawUnder(model, grid, worn, mesh);
   const lockLengths: number[] = [];
-  pieces.forEach((piece, p) => {
+  for (const [p, piece] of pieces.entries()) {
     const axis = framed(nodes, 3 * NODES * p, piece.hand);
-    const share =
+    const fine =
       Math.round((budget.fine * (p + 1)) / pieces.length) - Math.round((budget.fine * p) / pieces.length);
-    drawPiece(model, piece, axis, grid, share, mesh, lockLengths);
-  });
+    drawPiece(model, piece, axis, grid, fine, mesh, lockLengths);
+    if (p % PIECES_A_STEP === 0) yield HUNG + ((1 - HUNG) * p) / pieces.length;
+  }
   return { wantedWidthCm: wanted, widthCm, lockLengths };
 }

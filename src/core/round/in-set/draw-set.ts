@@ -10,6 +10,7 @@ import { onScalp } from '../head/scalp';
 import type { RoundPen } from '../mesh';
 import { handOf, type RoundModel, type RoundSection } from '../model';
 import { across, add, type Vec } from '../vec';
+import type { Work } from '../../work';
 import { inSets } from './index';
 import type { SetPiece } from './set-piece';
 
@@ -62,7 +63,7 @@ const fallsFrom = (base: { at: Vec; normal: Vec }): Vec =>
   );
 
 /** A head in the set, drawn into a mesh. */
-export function drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): void {
+export function* drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): Work<null> {
   const { scale } = grid;
   const worn: Worn = { part: partOnHead(model.partLine, scale), isHalfUp: false, scale };
   const placed = model.sections.map((section) => {
@@ -103,7 +104,8 @@ export function drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): void
     hung.map(({ section }, p) => [section, framed(nodes, 3 * NODES * p, handOf(section))] as const),
   );
   const perSection = Math.ceil(BASE_RIBBONS / Math.max(1, model.sections.length));
-  for (const { section, way, hanging, base } of placed) {
+  for (const [i, { section, way, hanging, base }] of placed.entries()) {
+    yield i / placed.length;
     drawBase(section, perSection, scale, model.seed, mesh);
     const piece: SetPiece = {
       section,
@@ -119,4 +121,5 @@ export function drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): void
     };
     way.draw(piece, mesh);
   }
+  return null;
 }
