@@ -5,15 +5,16 @@ import { AppError } from './errors';
 
 /** Longest that one forecast may take once its turn has come, ms; then its thread is ended. */
 const LONGEST_MS = 10_000;
-/** The same for a wish: some five seconds' work where nothing else runs. */
-const LONGEST_WISH_MS = 30_000;
+/** The same for what is some five seconds' work where nothing else runs. */
+const LONGEST_SLOW_MS = 30_000;
+const SLOW: readonly PoolTask[] = ['suggest', 'flatHead'];
 
 /**
- * Lanes, so that programs that ask over HTTP, and what is read out of years of sets, cannot hold up a forecast on a screen:
- * one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
+ * Lanes, so that programs that ask over HTTP, and what is read out of years of sets or drawn, cannot hold up a forecast on a
+ * screen: one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
  * itself wait longer.
  */
-const MOST_WAITING = { screens: 64, http: 2, log: 64 } as const;
+const MOST_WAITING = { screens: 64, http: 2, slow: 64 } as const;
 export type Lane = keyof typeof MOST_WAITING;
 /** Lanes that a first page may wait for. */
 const LANES: readonly Lane[] = ['screens', 'http'];
@@ -45,7 +46,7 @@ function openLane(lane: Lane): OpenLane {
 /**
  * Works something out beside the request thread.
  *
- * @throws AppError busy when too much waits already, took-too-long after ten seconds of work, or thirty for a wish
+ * @throws AppError busy when too much waits already, took-too-long after ten seconds of work, or thirty for what is slow
  */
 export async function inPool<T extends PoolTask>(
   task: T,
@@ -68,7 +69,7 @@ export async function inPool<T extends PoolTask>(
 /** Runs one task, and ends its thread when it takes too long. */
 async function inTime(threads: Piscina, work: { task: PoolTask; input: unknown }): Promise<unknown> {
   const abort = new AbortController();
-  const timer = setTimeout(() => abort.abort(), work.task === 'suggest' ? LONGEST_WISH_MS : LONGEST_MS);
+  const timer = setTimeout(() => abort.abort(), SLOW.includes(work.task) ? LONGEST_SLOW_MS : LONGEST_MS);
   try {
     return await threads.run(work, { signal: abort.signal });
   } catch (thrown) {

@@ -25,6 +25,11 @@ import type { SuggestionsFile } from '../core/formats/suggestions-file';
 import { answerWish } from '../core/suggest/suggest';
 import type { Zone } from '../core/hair/zone';
 import type { RateBelief } from '../core/drying/rate-belief';
+import type { CameOut } from '../core/round/came-out';
+import { flatPicture, type FlatPicture } from '../core/round/flat-picture';
+import { openedRound } from '../core/round/opened';
+import type { RoundState } from '../core/round/state';
+import { ran } from '../core/work';
 
 /** What a set keeps of its forecast when it is begun. */
 export interface BegunForecast {
@@ -97,6 +102,22 @@ export const tasks = {
       takedown,
       (number) => zones.get(number) ?? 'crown',
     );
+  },
+  /** A head drawn flat in states of it, from a raw brief or a set that was worn; null where it cannot be read. */
+  flatHead: ({
+    brief,
+    cameOut,
+    states,
+    azimuthRad,
+  }: {
+    brief: unknown;
+    cameOut: CameOut | null;
+    states: readonly RoundState[];
+    azimuthRad: number;
+  }): FlatPicture[] | null => {
+    const model = openedRound(brief, cameOut);
+    if (!model.ok) return null;
+    return states.map((state) => ran(flatPicture(model.value, state, azimuthRad, 'small')));
   },
   /** Spreads of a studio's own log, on its newest sets. */
   fit: (sets: readonly LearntSet[]): FittedSpreads => fittedSpreads(sets),

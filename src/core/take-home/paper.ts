@@ -1,3 +1,4 @@
+import { figureMarks, type PaperFigures } from '../round/flat-paper';
 import { flowed, wrapped, type FlowBlock } from '../sheet/flow';
 import { MM_PER_PT, type FaceId, type Mark, type Measure, type Sheet } from '../sheet/mark';
 import { ANCHOR_POINTS, ratingScales } from '../wear/rating-scales';
@@ -109,8 +110,16 @@ export function paperDiary(paper: HomePaper, measure: Measure): Sheet {
   return { title: `${paper.head}, diary`, ...A5, marks };
 }
 
-/** A card for the bathroom mirror: tonight, freshening up, washing, and what to mind. */
-export function careCard(paper: HomePaper, measure: Measure): Sheet {
+/** Height of how it looks on a card, mm, where words keep a readable size beside it. */
+const FIGURES_MM = 46;
+const READABLE_PT = 8;
+
+/**
+ * A card for the bathroom mirror: tonight, freshening up, washing, and what to mind.
+ *
+ * @param figures how it looks; left out where words would grow small for it
+ */
+export function careCard(paper: HomePaper, figures: PaperFigures | null, measure: Measure): Sheet {
   const { marks, y } = titled(paper, A6.widthMm, measure);
   const room = {
     xMm: MARGIN_MM,
@@ -118,10 +127,30 @@ export function careCard(paper: HomePaper, measure: Measure): Sheet {
     bottomMm: A6.heightMm - MARGIN_MM - 3,
     widthMm: A6.widthMm - 2 * MARGIN_MM,
   };
-  const flow = [10, 9.5, 9, 8.5, 8, 7.5, 7].reduce<Mark[] | null>(
-    (found, sizePt) => found ?? flowed(careBlocks(paper), [room], sizePt, measure),
-    null,
+  const sizes = [10, 9.5, 9, 8.5, 8, 7.5, 7];
+  const flow = (readable: readonly number[], topMm: number) =>
+    readable.reduce<Mark[] | null>(
+      (found, sizePt) => found ?? flowed(careBlocks(paper), [{ ...room, topMm }], sizePt, measure),
+      null,
+    );
+  const beside =
+    figures &&
+    flow(
+      sizes.filter((sizePt) => sizePt >= READABLE_PT),
+      room.topMm + FIGURES_MM + 2,
+    );
+  if (figures && beside)
+    marks.push(
+      ...figureMarks(figures, {
+        xMm: MARGIN_MM,
+        yMm: room.topMm - 1,
+        widthMm: room.widthMm,
+        heightMm: FIGURES_MM,
+      }),
+    );
+  marks.push(
+    ...(beside ?? flow(sizes, room.topMm) ?? []),
+    text(MARGIN_MM, A6.heightMm - MARGIN_MM + 2, 6.5, 'text', FOOTER),
   );
-  marks.push(...(flow ?? []), text(MARGIN_MM, A6.heightMm - MARGIN_MM + 2, 6.5, 'text', FOOTER));
   return { title: `${paper.head}, care`, ...A6, marks };
 }

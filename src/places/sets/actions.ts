@@ -5,6 +5,7 @@ import { correctStart as correctStartRow } from '@/server/db/rows/set-log';
 import { tellSet } from '@/server/live';
 import { findHead } from '@/server/db/rows/heads';
 import { findSet } from '@/server/db/rows/sets';
+import { cameOutOf } from '@/server/came-out';
 import { AppError } from '@/server/errors';
 import { cancelSet as cancelSetRow, restoreSet as restoreSetRow } from '@/server/db/rows/set-commands';
 import { endSet, reopenSet } from '@/server/db/rows/wear';
@@ -103,16 +104,7 @@ export const setInTheRound = action(setIdInput, async ({ input, actor, database 
   if (!head) throw new AppError('not-found');
   return {
     brief: set.brief,
-    cameOut: {
-      takenDown: set.asTakenDown,
-      rated: set.wearDays.map(({ day, half, ratings: { definition, frizz, volume } }) => ({
-        day,
-        half,
-        definition: definition ?? null,
-        frizz: frizz ?? null,
-        volume: volume ?? null,
-      })),
-    },
+    cameOut: cameOutOf(set),
     skinTone: head.skinTone,
     hairTone: head.hairTone,
   };

@@ -1,11 +1,12 @@
 import 'server-only';
-import { clockOf } from '@/core/formats/read-display';
+import { clockOf, readDisplay } from '@/core/formats/read-display';
 import { standingForecast } from '@/core/plan/as-taken-down';
 import { halvesOf, saidOfHalves } from './known-day';
 import { query } from '@/server/action';
 import type { Reader } from '@/server/db/client';
 import { findSet } from '@/server/db/rows/sets';
 import { listSets } from '@/server/db/rows/set-lists';
+import { cameOutOf } from '@/server/came-out';
 import { careOfHeads } from '@/server/care';
 import { diaryOfSet } from '@/server/db/rows/diaries';
 import { AppError, invalid } from '@/server/errors';
@@ -59,5 +60,12 @@ export const loadTakenHome = (setId: string) =>
       clock: clockOf(studio),
       washOn: wash?.date ?? null,
     };
-    return { page: diaryPage(home, diary, words), paper: homePaper(home, words), madeAtMs: nowMs };
+    return {
+      page: diaryPage(home, diary, words),
+      paper: homePaper(home, words),
+      brief: set.brief,
+      cameOut: cameOutOf(set),
+      units: readDisplay(studio.display),
+      madeAtMs: nowMs,
+    };
   });

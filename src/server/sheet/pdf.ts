@@ -1,5 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb, type PDFFont } from 'pdf-lib';
+import { LineCapStyle, PDFDocument, rgb, type PDFFont } from 'pdf-lib';
 import { FILLS, MM_PER_PT, type FaceId, type Sheet, type TextMark } from '@/core/sheet/mark';
 import { fontFiles, runsOf, runWidthPt } from './fonts';
 
@@ -42,7 +42,13 @@ export async function sheetPdf(sheet: Sheet, madeAtMs: number): Promise<Uint8Arr
         y: y(mark.yMm),
         scale: pt(mark.scale),
         ...(mark.fill === 'none' ? {} : { color: tone(FILLS[mark.fill]) }),
-        ...(mark.strokeMm > 0 ? { borderColor: INK, borderWidth: pt(mark.strokeMm) / pt(mark.scale) } : {}),
+        ...(mark.strokeMm > 0
+          ? {
+              borderColor: tone(FILLS[mark.line ?? 'ink']),
+              borderWidth: pt(mark.strokeMm) / pt(mark.scale),
+              ...(mark.line ? { borderLineCap: LineCapStyle.Round } : {}),
+            }
+          : {}),
       });
       continue;
     }

@@ -31,8 +31,11 @@ export function sheetSvg(sheet: Sheet): string {
   const marks = sheet.marks.map((mark) => {
     if (mark.kind === 'path') {
       const fill = mark.fill === 'none' ? 'none' : FILLS[mark.fill];
+      const ends = mark.line ? ' stroke-linecap="round" stroke-linejoin="round"' : '';
       const stroke =
-        mark.strokeMm > 0 ? ` stroke="#000" stroke-width="${mm(mark.strokeMm / mark.scale)}"` : '';
+        mark.strokeMm > 0
+          ? ` stroke="${FILLS[mark.line ?? 'ink']}" stroke-width="${mm(mark.strokeMm / mark.scale)}"${ends}`
+          : '';
       return `<path transform="translate(${mm(mark.xMm)} ${mm(mark.yMm)}) scale(${mm(mark.scale)})" d="${mark.d}" fill="${fill}"${stroke}/>`;
     }
     return `<text x="${mm(mark.xMm)}" y="${mm(mark.yMm)}" font-family="${family(mark.face)}" font-size="${mm(mark.sizePt * MM_PER_PT)}" text-anchor="${mark.align}">${escaped(mark.text)}</text>`;

@@ -1,5 +1,6 @@
 import { DRAWING, hairlinePath, type DrawnSection } from '@/core/parting/drawn-layout';
 import { HEAD_DRAWING } from '@/core/parting/head-drawing';
+import { figureMarks, type PaperFigures } from '@/core/round/flat-paper';
 import { flowed, wrapped, type Column } from '@/core/sheet/flow';
 import {
   MM_PER_PT,
@@ -22,6 +23,9 @@ const GUTTER_MM = 6;
 const FOOTER_PT = 7.5;
 /** Sizes tried, largest first; smaller than the last nobody reads at the chair. */
 const SIZES_PT = [12.5, 12, 11.5, 11, 10.5, 10, 9.5, 9, 8.5, 8, 7.5, 7, 6.5];
+/** Sizes that are kept beside pictures. */
+const READABLE_PT = SIZES_PT.filter((sizePt) => sizePt >= 8);
+const FIGURES_MM = 56;
 const HAIRLINE = hairlinePath();
 
 const text = (
@@ -110,11 +114,13 @@ function mapMarks(
  * Puts a plan on one page. What is written takes the largest size at which all of it fits; where even the
  * smallest does not, notes go first, and the page says so.
  *
+ * @param figures how it will look; left out where words would grow small for it
  * @param qr modules of the code that opens the set
  */
 export function composeSheet(
   words: SheetWords,
   map: { readonly sections: readonly DrawnSection[]; readonly partPath: string | null },
+  figures: PaperFigures | null,
   qr: readonly (readonly boolean[])[],
   paper: PaperId,
   measure: Measure,
@@ -166,20 +172,33 @@ export function composeSheet(
 
   const bottomMm = heightMm - MARGIN_MM - FOOTER_PT * MM_PER_PT - 2;
   const besideX = MARGIN_MM + mapMm + GUTTER_MM;
-  const columns: Column[] = [
-    { xMm: besideX, topMm: top, bottomMm, widthMm: innerMm - mapMm - GUTTER_MM },
+  const columns = (figuresMm: number): Column[] => [
+    { xMm: besideX, topMm: top, bottomMm: bottomMm - figuresMm, widthMm: innerMm - mapMm - GUTTER_MM },
     { xMm: MARGIN_MM, topMm: captionY + 1.5, bottomMm, widthMm: mapMm },
   ];
   const whole = [...words.blocks, words.notes];
+  const besideFigures =
+    figures &&
+    firstOf(READABLE_PT, (sizePt) => flowed(whole, columns(FIGURES_MM + GUTTER_MM), sizePt, measure));
+  if (figures && besideFigures)
+    marks.push(
+      ...figureMarks(figures, {
+        xMm: besideX,
+        yMm: bottomMm - FIGURES_MM,
+        widthMm: innerMm - mapMm - GUTTER_MM,
+        heightMm: FIGURES_MM,
+      }),
+    );
   const fits =
-    firstOf(SIZES_PT, (sizePt) => flowed(whole, columns, sizePt, measure)) ??
+    besideFigures ??
+    firstOf(SIZES_PT, (sizePt) => flowed(whole, columns(0), sizePt, measure)) ??
     firstOf(SIZES_PT, (sizePt) =>
       flowed(
         [
           ...words.blocks,
           { title: 'Also', lines: [{ text: `${words.notes.lines.length} notes more in the app` }] },
         ],
-        columns,
+        columns(0),
         sizePt,
         measure,
       ),

@@ -7,6 +7,10 @@ import { aBrief } from '../../../../../tests/support/briefs';
 import type { BriefInput } from '@/core/formats/brief';
 import { briefOfFile } from '@/core/formats/brief-of-file';
 import { answerView, type AnsweredView } from '@/core/plan/answer-view';
+import { flatPicture } from '@/core/round/flat-picture';
+import { openedRound } from '@/core/round/opened';
+import { ran } from '@/core/work';
+import type { PaperFigures } from '@/core/round/flat-paper';
 import { wrapped } from '@/core/sheet/flow';
 import { PAPERS, type PaperId, type Sheet } from '@/core/sheet/mark';
 import { TECHNIQUE_IDS, techniqueOf } from '@/core/techniques';
@@ -34,7 +38,7 @@ function answered(brief: BriefInput): AnsweredView {
 function sheetOf(
   brief: BriefInput,
   paper: PaperId = 'a4',
-  change: { name?: string; allergies?: string; title?: string } = {},
+  change: { name?: string; allergies?: string; title?: string; figures?: PaperFigures } = {},
 ): Sheet {
   const answer = answered(brief);
   const words = sheetWords({
@@ -51,6 +55,7 @@ function sheetOf(
   return composeSheet(
     words,
     { sections: answer.drawn, partPath: answer.partPath },
+    change.figures ?? null,
     qrModules(URL_OF_SET),
     paper,
     measure,
@@ -105,6 +110,51 @@ describe('the plan sheet', () => {
       for (let number = 1; number <= 18; number++)
         expect(read.text.split(/\s+/), String(number)).toContain(String(number));
     }
+  });
+
+  it('shows how it will look where its words keep their size, in under 150 kB', () => {
+    const brief = timed();
+    const model = openedRound(brief, null);
+    if (!model.ok) throw new Error('not read');
+    const figures: PaperFigures = {
+      pictures: (['set', 'worn'] as const).map((kind) => ({
+        picture: ran(
+          flatPicture(model.value, kind === 'set' ? { kind } : { kind, day: 0, reach: 'likely' }, 0, 'small'),
+        ),
+        words: kind,
+      })),
+      bar: { cm: 5, words: '5 cm' },
+      told: 'drawn to scale',
+    };
+    const [without, beside] = [sheetOf(brief), sheetOf(brief, 'a4', { figures })];
+    const lines = (sheet: Sheet) => textOf(sheet).split('\n');
+    expect(lines(beside).filter((line) => !lines(without).includes(line))).toEqual(
+      expect.arrayContaining(['set', 'worn', 'drawn to scale']),
+    );
+    const smallest = Math.min(
+      ...beside.marks.flatMap((mark) => (mark.kind === 'text' && mark.face === 'bold' ? [mark.sizePt] : [])),
+    );
+    expect(smallest).toBeGreaterThanOrEqual(7);
+    expect(sheetSvg(beside).length - sheetSvg(without).length).toBeLessThan(150_000);
+    // The bar is as long as it says, against the head beside it.
+    const drawn = beside.marks.filter((mark) => mark.kind === 'path' && mark.line !== undefined);
+    const bar = beside.marks.find((mark) => mark.kind === 'path' && mark.d.startsWith('M0 -.6'));
+    if (bar?.kind !== 'path' || drawn[0]?.kind !== 'path') throw new Error('no bar');
+    expect(Number(/H([\d.]+)/.exec(bar.d)![1])).toBeCloseTo(5 * drawn[0].scale, 1);
+    // A page full of words goes without.
+    const full = timed({
+      set: {
+        layers: (['leave-in', 'cream', 'oil', 'butter', 'gel', 'mousse'] as const).map((role) => ({ role })),
+        sections: 150,
+      },
+      head: { conditions: ['bleached', 'child', 'due-a-trim', 'protein-sensitive', 'transitioning'] },
+      brief: {
+        prep: (['old-style-down', 'detangle', 'clay-mask', 'cleanse', 'deep-condition', 'blot'] as const).map(
+          (step) => ({ step }),
+        ),
+      },
+    });
+    expect(textOf(sheetOf(full, 'letter', { figures }))).toBe(textOf(sheetOf(full, 'letter')));
   });
 
   it('has room for every technique, for 150 sections, and for everything there is to mind', () => {

@@ -4,6 +4,7 @@ import { composeSheet } from '@/places/plan/sheet/compose';
 import { qrModules } from '@/core/sheet/qr-modules';
 import { sheetWords } from '@/places/plan/sheet/sheet-content';
 import { AppError } from '@/server/errors';
+import { flatHead, type PrintedState } from '@/server/flat-head';
 import { route } from '@/server/route';
 import { measure } from '@/server/sheet/fonts';
 import { sheetPdf } from '@/server/sheet/pdf';
@@ -18,13 +19,20 @@ function answerOf({ answer }: Printed) {
   return answer.value;
 }
 
-function sheetOf(printed: Printed, paper: PaperId, request: Request, id: string) {
+/** What a head is printed in: as whoever sets it wants it, and as whoever wears it will. */
+const PRINTED: readonly PrintedState[] = [
+  { state: { kind: 'set' }, words: 'In the set' },
+  { state: { kind: 'worn', day: 0, reach: 'likely' }, words: 'First day' },
+];
+
+async function sheetOf(printed: Printed, paper: PaperId, request: Request, id: string) {
   const answer = answerOf(printed);
   const url = new URL(request.url);
   const host = request.headers.get('host') ?? url.host;
   return composeSheet(
     sheetWords({ ...printed, answer }),
     { sections: answer.drawn, partPath: answer.partPath },
+    await flatHead(printed.content.brief, null, PRINTED, printed.units),
     qrModules(`${url.protocol}//${host}/open/${id}`),
     paper,
     measure,
@@ -33,11 +41,11 @@ function sheetOf(printed: Printed, paper: PaperId, request: Request, id: string)
 
 const pdf = (paper: PaperId) => async (printed: Printed, request: Request, id: string) => ({
   type: 'application/pdf',
-  body: Buffer.from(await sheetPdf(sheetOf(printed, paper, request, id), printed.printedAtMs)),
+  body: Buffer.from(await sheetPdf(await sheetOf(printed, paper, request, id), printed.printedAtMs)),
 });
-const svg = (paper: PaperId) => (printed: Printed, request: Request, id: string) => ({
+const svg = (paper: PaperId) => async (printed: Printed, request: Request, id: string) => ({
   type: 'image/svg+xml',
-  body: sheetSvg(sheetOf(printed, paper, request, id)),
+  body: sheetSvg(await sheetOf(printed, paper, request, id)),
 });
 
 /** What a plan can be had as. Add a form by adding it here. */

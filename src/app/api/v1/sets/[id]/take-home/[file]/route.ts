@@ -1,6 +1,7 @@
 import { careCard, paperDiary } from '@/core/take-home/paper';
 import { loadTakenHome } from '@/places/wear/queries';
 import { AppError } from '@/server/errors';
+import { flatHead } from '@/server/flat-head';
 import { route } from '@/server/route';
 import { measure } from '@/server/sheet/fonts';
 import { sheetPdf } from '@/server/sheet/pdf';
@@ -11,6 +12,25 @@ type Home = Awaited<ReturnType<typeof loadTakenHome>>;
 
 const pdf = async (sheet: Parameters<typeof sheetPdf>[0], madeAtMs: number) =>
   Buffer.from(await sheetPdf(sheet, madeAtMs));
+
+const FIRST_DAY = { kind: 'worn', day: 0, reach: 'likely' } as const;
+
+const cardOf = async ({ paper, brief, cameOut, units }: Home) =>
+  careCard(
+    paper,
+    await flatHead(
+      brief,
+      cameOut,
+      [
+        {
+          state: FIRST_DAY,
+          words: cameOut.rated.some(({ day }) => day === 0) ? 'First day, as rated' : 'First day',
+        },
+      ],
+      units,
+    ),
+    measure,
+  );
 
 /** What goes home. The diary is saved, the papers are shown. */
 const FILES: Readonly<
@@ -30,9 +50,9 @@ const FILES: Readonly<
   },
   'care-card.pdf': {
     type: 'application/pdf',
-    of: ({ paper, madeAtMs }) => pdf(careCard(paper, measure), madeAtMs),
+    of: async (home) => pdf(await cardOf(home), home.madeAtMs),
   },
-  'care-card.svg': { type: 'image/svg+xml', of: ({ paper }) => sheetSvg(careCard(paper, measure)) },
+  'care-card.svg': { type: 'image/svg+xml', of: async (home) => sheetSvg(await cardOf(home)) },
 };
 
 export const GET = route<{ id: string; file: string }>(async (_, { id, file }) => {
