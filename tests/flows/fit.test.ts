@@ -20,6 +20,17 @@ describe('fit to my time', () => {
     const found = await options();
     expect(found.length).toBeGreaterThan(1);
     expect(new Set(found).size).toBe(found.length);
+    // Each with its head on the first day, drawn beside the page.
+    await scene.page.waitForFunction(
+      (wanted) => document.querySelectorAll('[role="dialog"] li svg[role="img"]').length === wanted,
+      {},
+      found.length,
+    );
+    const drawn = await scene.page.$$eval('[role="dialog"] li svg[role="img"]', (all) =>
+      all.map((own) => ({ label: own.getAttribute('aria-label'), paths: own.innerHTML })),
+    );
+    expect(drawn.map(({ label }) => label)).toEqual(found.map((title) => `${title}, on the first day`));
+    expect(new Set(drawn.map(({ paths }) => paths)).size).toBe(found.length);
     expect(await scene.page.evaluate(() => document.body.innerText)).not.toMatch(/NaN|undefined/);
   });
 

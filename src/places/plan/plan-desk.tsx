@@ -173,6 +173,7 @@ export function PlanDesk(props: PlanDeskProps) {
             timeZone: brief.timeZone ?? props.clock.timeZone,
             known: knownIn(brief),
           }}
+          tones={roundTones(props.head.skinTone, props.head.hairTone, brief.head.conditions ?? [])}
           nowMs={nowMs}
           now={plan && comparedPlan(plan)}
           onTake={(option) => {

@@ -16,6 +16,9 @@ import type { TechniqueId } from '@/core/techniques';
 import type { Compared } from '../difference-words';
 import { othersWords } from '@/core/brief/learnt';
 import { sentence } from '@/core/words/words';
+import { FlatThumb } from '@/ui/round/flat-thumb';
+import type { RoundTones } from '@/ui/round/round-tones';
+import { useFlatHeads } from '@/ui/round/use-flat-heads';
 import { wishFor, type WishMeans } from '../first/wish-for';
 import { FitOption } from './fit-option';
 import { Relaxations } from './relaxations';
@@ -57,6 +60,7 @@ export function FitDialog({
   means,
   nowMs,
   now,
+  tones,
   onTake,
   onClose,
 }: {
@@ -64,6 +68,7 @@ export function FitDialog({
   means: WishMeans;
   nowMs: number;
   now: Compared | null;
+  tones: RoundTones;
   onTake: (option: FitOptionShown) => void;
   onClose: () => void;
 }) {
@@ -106,11 +111,22 @@ export function FitDialog({
       setProgress,
     );
     running.current = search;
-    void search.done.then((found) => {
-      setErrors(found);
+    void search.done.then((wrong) => {
+      setErrors(wrong);
       setRunning(false);
     });
   };
+
+  // Once the search has stopped: both want all there is of the machine.
+  const found = progress?.isDone ? progress : null;
+  const pictureOf = useFlatHeads(
+    [...(found?.options ?? []), ...(found?.relaxed ?? []).map(({ option }) => option)].map(
+      (option) => option.brief,
+    ),
+  );
+  const shown = (option: FitOptionShown) => (
+    <FlatThumb picture={pictureOf(option.brief)} tones={tones} label={`${option.title}, on the first day`} />
+  );
 
   return (
     <Drawer
@@ -219,12 +235,14 @@ export function FitDialog({
         {progress && (
           <ul className={styles.options}>
             {progress.options.map((option) => (
-              <FitOption key={option.title} option={option} now={now} onTake={() => onTake(option)} />
+              <FitOption key={option.title} option={option} now={now} onTake={() => onTake(option)}>
+                {shown(option)}
+              </FitOption>
             ))}
           </ul>
         )}
         {progress?.isDone && progress.options.length === 0 && (
-          <Relaxations relaxed={progress.relaxed} now={now} onTake={onTake} />
+          <Relaxations relaxed={progress.relaxed} now={now} pictureOf={shown} onTake={onTake} />
         )}
       </div>
     </Drawer>

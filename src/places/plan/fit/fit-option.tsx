@@ -1,4 +1,5 @@
 'use client';
+import type { ReactNode } from 'react';
 import Button from '@mui/material/Button';
 import { STRENGTHS } from '@/core/fit/fit';
 import type { FitOptionShown } from '@/workers/fit.worker';
@@ -19,11 +20,14 @@ import styles from './fit.module.css';
 export function FitOption({
   option,
   now,
+  children,
   onTake,
 }: {
   option: FitOptionShown;
   /** The plan as it is, to say how this differs. */
   now: Compared | null;
+  /** Its picture. */
+  children: ReactNode;
   onTake: () => void;
 }) {
   const { units } = useUnits();
@@ -59,17 +63,20 @@ export function FitOption({
       {differences.length > 0 && (
         <p className={styles.against}>Against the plan as it is: {differences.join(', ')}.</p>
       )}
-      <dl>
-        {figures.map(([name, value, range]) => (
-          <div key={name}>
-            <dt>{name}</dt>
-            <dd>
-              {value}
-              {range && <small>{range}</small>}
-            </dd>
-          </div>
-        ))}
-      </dl>
+      <div className={styles.seen}>
+        {children}
+        <dl>
+          {figures.map(([name, value, range]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>
+                {value}
+                {range && <small>{range}</small>}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </div>
       <Button size="small" variant="outlined" onClick={onTake} aria-label={`Take this: ${title}`}>
         Take this
       </Button>

@@ -1,4 +1,5 @@
 'use client';
+import type { ReactNode } from 'react';
 import type { Units } from '@/core/formats/display';
 import { formatChance, formatDays, formatDiameter, formatMinutes } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
@@ -27,10 +28,12 @@ function giveWords({ gives, option }: Relaxed, units: Units): string {
 export function Relaxations({
   relaxed,
   now,
+  pictureOf,
   onTake,
 }: {
   relaxed: readonly Relaxed[];
   now: Compared | null;
+  pictureOf: (option: FitOptionShown) => ReactNode;
   onTake: (option: FitOptionShown) => void;
 }) {
   const { units } = useUnits();
@@ -43,7 +46,9 @@ export function Relaxations({
         <section key={relaxation.gives}>
           <p className={styles.give}>{giveWords(relaxation, units)}</p>
           <ul className={styles.options}>
-            <FitOption option={relaxation.option} now={now} onTake={() => onTake(relaxation.option)} />
+            <FitOption option={relaxation.option} now={now} onTake={() => onTake(relaxation.option)}>
+              {pictureOf(relaxation.option)}
+            </FitOption>
           </ul>
         </section>
       ))}
