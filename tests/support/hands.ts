@@ -10,7 +10,18 @@ export async function press(
   role: 'button' | 'link' | 'switch' = 'button',
 ): Promise<void> {
   const handle = await page.waitForSelector(named(name, role));
-  await handle!.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  // What appears beside it moves it: nobody presses what is still moving.
+  await handle!.evaluate(async (element) => {
+    element.scrollIntoView({ block: 'center' });
+    let before = '';
+    for (let still = 0, looked = 0; still < 3 && looked < 120; looked++) {
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+      const { x, y, width } = element.getBoundingClientRect();
+      const now = `${x} ${y} ${width}`;
+      still = now === before ? still + 1 : 0;
+      before = now;
+    }
+  });
   await handle!.click();
 }
 
