@@ -46,6 +46,66 @@ const changed = (page: Page, before: string) =>
     before,
   );
 
+/**
+ * From the middle of the head to the right edge of its hair, in the widest 2 cm above the shoulders, cm: in pixels of the
+ * canvas, by the ruler that stands in it. Taken once the picture is at rest.
+ */
+async function halfWidthCm(page: Page): Promise<number> {
+  const once = () =>
+    page.$eval('canvas', (own) => {
+      const copy = document.createElement('canvas');
+      [copy.width, copy.height] = [own.width, own.height];
+      const pen = copy.getContext('2d')!;
+      pen.drawImage(own, 0, 0);
+      const { data, width, height } = pen.getImageData(0, 0, copy.width, copy.height);
+      const ruler = { top: height, bottom: 0 };
+      const widths: number[] = [];
+      for (let y = 0; y < height; y++) {
+        let paper = 0;
+        for (let x = 0; x < width / 2; x++) {
+          const i = 4 * (y * width + x);
+          if (data[i + 3]! > 250 && data[i]! > 244 && data[i + 1]! > 236 && data[i + 2]! > 220) paper++;
+        }
+        if (paper < 8) continue;
+        widths.push(paper);
+        ruler.top = Math.min(ruler.top, y);
+        ruler.bottom = Math.max(ruler.bottom, y);
+      }
+      widths.sort((a, b) => a - b);
+      const [wide, tall] = [widths[Math.floor(0.8 * widths.length)]!, ruler.bottom - ruler.top];
+      // It is 2.4 cm wide and a whole number of centimetres long; its nought is 9 cm above the middle of the head.
+      const long = Math.round((2.4 * tall) / wide);
+      const pxOfCm = tall / long;
+      // Where hair covers more than half of a centimetre: single strands stand out farther.
+      const cm = Math.round(pxOfCm);
+      const edge = (y: number) => {
+        let covered = 0;
+        for (let x = width - 1; x > width / 2; x--) {
+          const isHair = (at: number) => (data[4 * (y * width + at) + 3]! > 128 ? 1 : 0);
+          covered += isHair(x) - (x + cm < width ? isHair(x + cm) : 0);
+          if (covered > 0.5 * cm) return x + cm / 2 - width / 2;
+        }
+        return 0;
+      };
+      let widest = 0;
+      for (let level = 9; level > -12; level -= 2) {
+        const rows = Array.from({ length: Math.round(2 * pxOfCm) }, (_, k) =>
+          edge(Math.min(height - 1, Math.round(ruler.top + (9 - level) * pxOfCm) + k)),
+        ).sort((a, b) => a - b);
+        widest = Math.max(widest, rows[Math.floor(0.5 * rows.length)]!);
+      }
+      return widest / pxOfCm;
+    });
+  let before = NaN;
+  for (let i = 0; i < 60; i++) {
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    const now = await once();
+    if (now === before) return now;
+    before = now;
+  }
+  throw new Error('the picture never comes to rest');
+}
+
 describe('the head in the round', () => {
   it('is drawn when asked for, told in words, and turned by keys and buttons', async () => {
     const { page } = scene;
@@ -96,6 +156,24 @@ describe('the head in the round', () => {
     expect(narrow).toBeLessThan(likely);
     expect(wide).toBeGreaterThan(likely);
     expect(scene.problems).toEqual([]);
+  });
+
+  it('is as wide on the screen, against its ruler, as it is told to be', async () => {
+    const { page } = scene;
+    await press(page, 'Likely');
+    await shows(page, 'day-0-likely');
+    await press(page, 'Farther');
+    const toldCm = Number(/About ([\d.]+) cm/.exec((await told(page))!)![1]);
+    // Her left from the front, her right from behind: the ruler stands on the other side.
+    await press(page, 'Her left');
+    await page.focus('canvas');
+    for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowLeft');
+    const left = await halfWidthCm(page);
+    await press(page, 'Behind');
+    const right = await halfWidthCm(page);
+    // Nearer to whoever looks than its ruler, hair is seen a little larger.
+    expect((left + right) / toldCm).toBeGreaterThan(0.95);
+    expect((left + right) / toldCm).toBeLessThan(1.15);
   });
 
   it('is kept as a picture with its words', async () => {

@@ -39,13 +39,29 @@ export const setLabelOf = (set: DraftSet | null): string =>
       ? wholeSetLabel(set)
       : 'an unknown technique';
 
-/** The motif of a section by what is done there; of the whole set where an old record does not say. */
+/** What a section is shown by on the crown map. */
+export interface SectionMotif {
+  readonly kind: Technique['motif'];
+  /** Ropes wound round each other. */
+  readonly ropes: number;
+  /** Each rope is twisted of two itself. */
+  readonly isDouble: boolean;
+}
+
+/** The motif of a technique: as many ropes as are wound. */
+export const motifOf = ({ motif, inSet, coefficients }: Technique): SectionMotif => ({
+  kind: motif,
+  ropes: coefficients.value.ropes,
+  isDouble: inSet === 'twice-twisted',
+});
+
+/** The motif of a section by what is done there; null where an old record does not say. */
 export const motifOfSection = (
   sections: readonly { readonly technique?: string }[],
   number: number,
-): Technique['motif'] | null => {
+): SectionMotif | null => {
   const id = sections[number - 1]?.technique;
-  return id && id in techniques ? techniqueOf(id as TechniqueId).motif : null;
+  return id && id in techniques ? motifOf(techniqueOf(id as TechniqueId)) : null;
 };
 
 /** Mean size of the sections of one technique, cm²; of all of them where none has it. */

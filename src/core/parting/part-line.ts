@@ -22,6 +22,7 @@ export const PART_POINTS: Readonly<Record<PartLine, PartPoints | null>> = {
   'curved-left': toLeft(CURVED),
   'curved-right': CURVED,
   'half-up': null,
+  'off-face': null,
 }; // prettier-ignore
 
 /** Where a part runs across, at any `t`. */

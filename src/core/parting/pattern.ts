@@ -7,7 +7,7 @@ export const inRows = (pattern: PartingPattern): boolean => pattern === 'rows' |
 
 /** Whether a part leaves more hair on one side. */
 export const dividesAside = (part: PartLine): boolean =>
-  part !== 'none' && part !== 'centre' && part !== 'half-up';
+  part !== 'none' && part !== 'centre' && part !== 'half-up' && part !== 'off-face';
 
 /** Which way the style is parted for wearing. */
 export const PART_LINES = [
@@ -18,6 +18,7 @@ export const PART_LINES = [
   'curved-left',
   'curved-right',
   'half-up',
+  'off-face',
 ] as const;
 export type PartLine = (typeof PART_LINES)[number];
 
@@ -39,4 +40,5 @@ export const PART_LABEL: Readonly<Record<PartLine, string>> = {
   'curved-left': 'Curved left part',
   'curved-right': 'Curved right part',
   'half-up': 'Half up',
+  'off-face': 'Off the face',
 };

@@ -10,6 +10,15 @@ export const WINDING_WORDS: Readonly<Record<Winding, string>> = {
   'to-right': 'to her right',
 };
 
+/**
+ * Which way round hair is wound: 1 rises to the right as it is looked at, −1 to the left. What goes away from the face is
+ * wound alike on either side of the head, as a mirror shows it.
+ *
+ * @param across where its section lies, below nought on her left
+ */
+export const windingHand = (winding: Winding, across: number): 1 | -1 =>
+  winding === 'to-left' ? -1 : winding === 'to-right' ? 1 : across < 0 ? -1 : 1;
+
 /** Which way sections are wound where none is said of a single one. One row a pattern (common practice). */
 export const windingPatterns = {
   usual: { label: 'Face frame back, the rest in turns' },

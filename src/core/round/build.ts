@@ -3,12 +3,12 @@ import { headGrid } from './head/head-grid';
 import { coarseHeadSurface, headSurface } from './head/surface';
 import { drawSample } from './hair/sample';
 import { inPieces, rootsIn } from './hair/roots';
-import { BUDGETS, drawWorn, type RootsOf, type WornMeasures } from './hair/worn';
+import { BUDGETS, drawLeftOut, drawWorn, type RootsOf, type WornMeasures } from './hair/worn';
 import { drawSet } from './in-set/draw-set';
 import { shade } from './light';
 import { MeshMaker, type RoundMesh, type RoundPen } from './mesh';
 import type { RoundModel } from './model';
-import { lookIn, modelIn, type RoundState } from './state';
+import { lookIn, modelIn, ownDay, type RoundState } from './state';
 import { partOf, type Work } from '../work';
 
 /** How much of it is drawn. */
@@ -32,8 +32,11 @@ const rootsOf: RootsOf = ({ outline, centroid }, pieces, locks, chance, hand) =>
     (group) => group.length > 0,
   );
 
+/** A patch has a few hundred hairs of its own at most. */
+const LEFT_OUT_BUDGET = { locks: 60, fine: 0 } as const;
+
 /** Draws a head with a pen: what is worn on a day, or what is in the set. */
-export function drawRound(
+export function* drawRound(
   model: RoundModel,
   state: RoundState,
   detail: RoundDetail,
@@ -41,9 +44,10 @@ export function drawRound(
 ): Work<WornMeasures | null> {
   const grid = headGrid(model.circumferenceCm);
   const look = lookIn(model, state);
-  return look
-    ? drawWorn(modelIn(model, state), look, grid, BUDGETS[detail], rootsOf, pen)
-    : drawSet(model, grid, pen);
+  if (look) return yield* drawWorn(modelIn(model, state), look, grid, BUDGETS[detail], rootsOf, pen);
+  yield* drawSet(model, grid, pen);
+  if (model.leftOut.length > 0) drawLeftOut(model, ownDay(model), grid, LEFT_OUT_BUDGET, rootsOf, pen);
+  return null;
 }
 
 /** Share of the work that is over when every hair is drawn; then the light is followed. */

@@ -73,7 +73,7 @@ export function roundFacts(model: RoundModel): RoundFacts {
       count: model.sections.filter((section) => section.technique === technique).length,
     })),
     ropeMm: reach(model.sections.map(({ ropeMm }) => ropeMm)),
-    outlines: model.sections.map(({ outline }) => outlinePath(outline)),
+    outlines: [...model.sections, ...model.leftOut].map(({ outline }) => outlinePath(outline)),
     hairline: hairlinePath(),
     partPath: model.partLine && outlinePath(model.partLine).replace(/Z$/, ''),
   };

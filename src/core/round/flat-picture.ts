@@ -165,14 +165,14 @@ const TURNED = -0.3;
 
 /** Where hair grows: in the set section by section, worn without a line between them. */
 function scalpOf(
-  { sections }: RoundModel,
+  { sections, leftOut }: RoundModel,
   state: RoundState,
   grid: HeadGrid,
   across: (x: number, z: number) => number,
   near: (x: number, z: number) => number,
 ): number[][] {
   const inwards = state.kind === 'set' ? PARTING_SHARE : -PARTING_SHARE / 2;
-  return sections.flatMap(({ outline, centroid }) => {
+  return [...sections, ...leftOut].flatMap(({ outline, centroid }) => {
     const seen = outline.flatMap(({ x, y }) => {
       const place = { x: x + inwards * (centroid.x - x), y: y + inwards * (centroid.y - y) };
       const { at, normal } = onScalp(place, grid.scale);

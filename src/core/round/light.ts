@@ -35,6 +35,11 @@ class Density {
 }
 
 const UP: Vec = [0, 1, 0];
+/** Skin shows every edge of a shadow: its light is the mean of that about a place, cm. */
+const ABOUT: readonly Vec[] = [
+  [0, 0, 0], [1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1],
+  [0.6, 0.6, 0.6], [-0.6, 0.6, 0.6], [0.6, -0.6, 0.6], [-0.6, -0.6, 0.6], [0.6, 0.6, -0.6], [-0.6, 0.6, -0.6],
+]; // prettier-ignore
 
 /** How much of the sky and of the key light comes to a point, 0 to 1. */
 function lightAt(density: Density, x: number, y: number, z: number, dark: number): [number, number] {
@@ -89,7 +94,12 @@ export function shade(mesh: RoundMesh, dark: number, head: Float32Array): Uint8A
   }
   const onHead = new Uint8Array((head.length / 3) * 2);
   for (let i = 0; i < head.length / 3; i++) {
-    const [open, key] = lightAt(density, head[3 * i]!, head[3 * i + 1]!, head[3 * i + 2]!, dark);
+    let [open, key] = [0, 0];
+    for (const [dx, dy, dz] of ABOUT) {
+      const lit = lightAt(density, head[3 * i]! + dx, head[3 * i + 1]! + dy, head[3 * i + 2]! + dz, dark);
+      open += lit[0] / ABOUT.length;
+      key += lit[1] / ABOUT.length;
+    }
     onHead[2 * i] = 255 * open;
     onHead[2 * i + 1] = 255 * key;
   }

@@ -1,6 +1,6 @@
 import type { PerZone, Zone } from '../hair/zone';
 import type { PartLine } from '../parting/pattern';
-import type { Winding } from '../parting/winding';
+import { windingHand, type Winding } from '../parting/winding';
 import type { ChartPoint } from '../sphere/crown-chart';
 import type { SetForm, Technique } from '../techniques/technique';
 import type { Tool } from '../techniques/bundle';
@@ -47,6 +47,11 @@ export interface RoundDay {
   readonly right: RoundLook;
 }
 
+/** Looks of a day, and of the hair that nothing was done with. */
+export interface ShownDay extends RoundDay {
+  readonly own: RoundLook;
+}
+
 /** One end of what is expected. */
 export interface RoundEnd {
   readonly curl: number;
@@ -57,6 +62,8 @@ export interface RoundEnd {
 /** All that a head is drawn from. */
 export interface RoundModel {
   readonly sections: readonly RoundSection[];
+  /** Hair that is left out of the set: it falls in its own coil throughout. */
+  readonly leftOut: readonly RoundSection[];
   readonly circumferenceCm: number;
   readonly strandUm: number;
   readonly coilMm: PerZone<number>;
@@ -80,8 +87,5 @@ export const lookOf = (day: RoundDay, side: RoundSection['side']): RoundLook =>
 /**
  * Which way round a section is drawn: a head and its mirror image are drawn as mirror images, chance included.
  */
-export const handOf = ({ winding, centroid }: Pick<RoundSection, 'winding' | 'centroid'>): 1 | -1 => {
-  if (winding === 'to-left') return -1;
-  if (winding === 'to-right') return 1;
-  return centroid.x < 0 ? -1 : 1;
-};
+export const handOf = ({ winding, centroid }: Pick<RoundSection, 'winding' | 'centroid'>): 1 | -1 =>
+  windingHand(winding, centroid.x);

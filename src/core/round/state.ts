@@ -1,6 +1,6 @@
 import { round } from '../coefficients/round';
 import { perZone } from '../hair/zone';
-import type { RoundDay, RoundLook, RoundModel } from './model';
+import type { RoundLook, RoundModel, ShownDay } from './model';
 
 /** Which end of what is expected is shown. */
 export type RoundReach = 'narrow' | 'likely' | 'wide';
@@ -38,22 +38,32 @@ function ownLook(model: RoundModel, isWet: boolean): RoundLook {
   };
 }
 
+/** Hair as it grows, dry. */
+export const ownDay = (model: RoundModel, isWet = false): ShownDay => {
+  const own = ownLook(model, isWet);
+  return { day: 0, isRated: false, left: own, right: own, own };
+};
+
 /** The looks that a state shows; null in the set. */
-export function lookIn(model: RoundModel, state: RoundState): RoundDay | null {
+export function lookIn(model: RoundModel, state: RoundState): ShownDay | null {
   if (state.kind === 'set') return null;
-  if (state.kind === 'own') {
-    const look = ownLook(model, state.isWet);
-    return { day: 0, isRated: false, left: look, right: look };
-  }
+  if (state.kind === 'own') return ownDay(model, state.isWet);
   const { left, right, ...day } = model.days[state.day] ?? model.days.at(-1)!;
-  return { ...day, left: reached(left, model, state.reach), right: reached(right, model, state.reach) };
+  return {
+    ...day,
+    left: reached(left, model, state.reach),
+    right: reached(right, model, state.reach),
+    own: ownLook(model, false),
+  };
 }
 
-/** A model as a state wants it drawn: her own hair has no set to shape it. */
-export const modelIn = (model: RoundModel, state: RoundState): RoundModel =>
-  state.kind === 'own'
-    ? {
-        ...model,
-        sections: model.sections.map((section) => ({ ...section, isOwn: true, flatRootCm: 0 })),
-      }
-    : model;
+/** A model as it is worn in a state, all of its hair: her own has no set to shape it. */
+export const modelIn = (model: RoundModel, state: RoundState): RoundModel => ({
+  ...model,
+  sections: [
+    ...(state.kind === 'own'
+      ? model.sections.map((section) => ({ ...section, isOwn: true, flatRootCm: 0 }))
+      : model.sections),
+    ...model.leftOut,
+  ],
+});

@@ -8,7 +8,8 @@ import { moveFocus } from './crown-map-focus';
 import styles from './crown-map.module.css';
 import { formatChanceShort } from '../format';
 import { HEAD_DRAWING } from '@/core/parting/head-drawing';
-import { Motif, MOTIF_ROOM, type MotifKind } from './motif';
+import type { SectionMotif } from '@/core/draft/labels';
+import { Motif, MOTIF_ROOM } from './motif';
 import { useHold } from './use-hold';
 import { stateWords, wetStep, type SectionState } from './section-state';
 import { hairTone, skinTone } from './tones';
@@ -20,7 +21,7 @@ export interface CrownMapProps {
   readonly skin: string;
   readonly hair: string;
   /** Says the technique of a section without colour; none at the chair, where states are drawn. */
-  readonly motifOf?: (number: number) => MotifKind | null;
+  readonly motifOf?: (number: number) => SectionMotif | null;
   /** The part that is worn. */
   readonly partPath?: string | null;
   readonly stateOf?: (number: number) => SectionState;
@@ -195,7 +196,7 @@ export function CrownMap(props: CrownMapProps) {
               )}
               {state.kind === 'marked' &&
                 state.marks.map((mark) => <path key={mark} d={section.path} fill={`url(#${id}${mark})`} />)}
-              <Motif section={section} kind={motifOf(section.number)} stroke={hair.stroke} />
+              <Motif section={section} motif={motifOf(section.number)} stroke={hair.stroke} />
               {state.kind === 'in-hand' && (
                 <path d={section.path} className={styles.inHand} clipPath={`url(#${id}c${section.number})`} />
               )}

@@ -1,56 +1,94 @@
-import type { DrawnSection } from '@/core/parting/drawn-layout';
-import type { Technique } from '@/core/techniques/technique';
+import { DRAWING, type DrawnSection } from '@/core/parting/drawn-layout';
+import type { SectionMotif } from '@/core/draft/labels';
+import { windingHand } from '@/core/parting/winding';
 import styles from './crown-map.module.css';
-
-export type MotifKind = Technique['motif'];
 
 /** Sections with less clear room than this show no motif. */
 export const MOTIF_ROOM = 7.5;
 const FIVE = [-2, -1, 0, 1, 2];
 
-interface Place {
+/** How far leaves of a rope lean to where it is wound, degrees. */
+const LEAN_DEG = 28;
+/** How dark the ropes of one are, one after the other. */
+const SHADES = [0.6, 0, 0.25] as const;
+
+interface Place extends Omit<SectionMotif, 'kind'> {
   readonly x: number;
   readonly y: number;
   readonly r: number;
-  readonly winding: DrawnSection['winding'];
+  /** Which way round it is wound, as in the round: 1 rises to the right, −1 to the left. */
+  readonly hand: 1 | -1;
+  readonly stroke: string;
+}
+
+/** One leaf of a rope: as dark as its rope is told apart by; of a double twist with a line along it. */
+function Leaf({
+  index,
+  cx,
+  cy,
+  rx,
+  ry,
+  turnDeg,
+  ropes,
+  isDouble,
+  stroke,
+}: Pick<Place, 'ropes' | 'isDouble' | 'stroke'> & {
+  readonly index: number;
+  readonly cx: number;
+  readonly cy: number;
+  readonly rx: number;
+  readonly ry: number;
+  readonly turnDeg: number;
+}) {
+  const shade = SHADES[((index % ropes) + ropes) % ropes] ?? 0;
+  return (
+    <g transform={`rotate(${turnDeg} ${cx} ${cy})`} data-rope={((index % ropes) + ropes) % ropes}>
+      <ellipse cx={cx} cy={cy} rx={rx} ry={ry} />
+      {shade > 0 && <ellipse cx={cx} cy={cy} rx={rx} ry={ry} fill={stroke} fillOpacity={shade} />}
+      {isDouble && <path d={`M${cx} ${cy - 0.8 * ry}V${cy + 0.8 * ry}`} />}
+    </g>
+  );
 }
 
 /** Slanted leaves: ropes wound round each other. */
-const rope = ({ x, y, r }: Place) => {
+const rope = ({ x, y, r, hand, ...dress }: Place) => {
   const leaf = r * 0.17;
   return FIVE.map((i) => (
-    <ellipse
+    <Leaf
       key={i}
+      index={i}
       cx={x + i * leaf * 1.5}
       cy={y}
       rx={leaf * 0.62}
       ry={leaf * 1.25}
-      transform={`rotate(28 ${x + i * leaf * 1.5} ${y})`}
+      turnDeg={hand * LEAN_DEG}
+      {...dress}
     />
   ));
 };
 
 /** Leaves that lean to one side and the other: a plait. */
-const plait = ({ x, y, r }: Place) => {
+const plait = ({ x, y, r, hand, ...dress }: Place) => {
   const leaf = r * 0.17;
   return FIVE.map((i) => {
-    const at = x + i * leaf * 1.35;
-    const side = i % 2 === 0 ? 1 : -1;
+    const side = i % 2 === 0 ? hand : -hand;
     return (
-      <ellipse
+      <Leaf
         key={i}
-        cx={at}
+        index={i}
+        cx={x + i * leaf * 1.35}
         cy={y + side * leaf * 0.45}
         rx={leaf * 0.6}
         ry={leaf * 1.1}
-        transform={`rotate(${side * 42} ${at} ${y + side * leaf * 0.45})`}
+        turnDeg={side * 42}
+        {...dress}
       />
     );
   });
 };
 
 /** A rounded bar with wraps. */
-const rod = ({ x, y, r, winding }: Place) => {
+const rod = ({ x, y, r, hand }: Place) => {
   const half = r * 0.72;
   const thick = r * 0.17;
   return (
@@ -58,7 +96,8 @@ const rod = ({ x, y, r, winding }: Place) => {
       <rect x={x - half} y={y - thick} width={2 * half} height={2 * thick} rx={thick} />
       {FIVE.map((i) => {
         const at = x + (i * half) / 2.9;
-        const lean = winding === 'to-left' ? -thick * 0.5 : thick * 0.5;
+        // What rises to the right round an upright rod falls to the right round a level one.
+        const lean = hand * thick * 0.5;
         return <path key={i} d={`M${at - lean} ${y - thick}L${at + lean} ${y + thick}`} />;
       })}
     </>
@@ -66,12 +105,12 @@ const rod = ({ x, y, r, winding }: Place) => {
 };
 
 /** A spiral of two turns: a knot or a former. */
-const spiral = ({ x, y, r }: Place) => {
+const spiral = ({ x, y, r, hand }: Place) => {
   const size = r * 0.3;
   const points = Array.from({ length: 25 }, (_, i) => {
     const angle = (i / 24) * 4 * Math.PI;
     const radius = (size * (i + 3)) / 27;
-    return `${(x + radius * Math.cos(angle)).toFixed(1)} ${(y + radius * Math.sin(angle)).toFixed(1)}`;
+    return `${(x + radius * Math.cos(angle)).toFixed(1)} ${(y - hand * radius * Math.sin(angle)).toFixed(1)}`;
   });
   return <path d={`M${points.join('L')}`} fill="none" />;
 };
@@ -84,7 +123,7 @@ const coil = ({ x, y, r }: Place) => {
   ));
 };
 
-const MOTIFS: Readonly<Record<MotifKind, (place: Place) => React.ReactNode>> = {
+const MOTIFS: Readonly<Record<SectionMotif['kind'], (place: Place) => React.ReactNode>> = {
   rope,
   plait,
   rod,
@@ -93,7 +132,7 @@ const MOTIFS: Readonly<Record<MotifKind, (place: Place) => React.ReactNode>> = {
 };
 
 /** Leaves all along a lane. */
-function AlongLane({ section, r }: { section: DrawnSection; r: number }) {
+function AlongLane({ section, r, hand, ...dress }: Place & { readonly section: DrawnSection }) {
   const spine = section.spine ?? [];
   const leaf = Math.min(4.4, r * 0.34);
   return spine.slice(1, -1).map((point, i) => {
@@ -103,37 +142,44 @@ function AlongLane({ section, r }: { section: DrawnSection; r: number }) {
     if (Math.hypot(point.x - section.x, point.y - section.y) < 9) return null;
     const turn = (Math.atan2(after.y - before.y, after.x - before.x) * 180) / Math.PI;
     return (
-      <ellipse
+      <Leaf
         key={i}
+        index={i}
         cx={point.x}
         cy={point.y}
         rx={leaf * 0.7}
         ry={leaf * 1.4}
-        transform={`rotate(${turn + 28} ${point.x} ${point.y})`}
+        turnDeg={turn + hand * LEAN_DEG}
+        {...dress}
       />
     );
   });
 }
 
-/** Says the technique without colour. */
+/** Says the technique without colour: as many ropes, wound the same way, as in the round. */
 export function Motif({
   section,
-  kind,
+  motif,
   stroke,
 }: {
   section: DrawnSection;
-  kind: MotifKind | null;
+  motif: SectionMotif | null;
   stroke: string;
 }) {
-  const r = section.clearRadius;
-  if (!kind || r < MOTIF_ROOM) return null;
+  const { clearRadius: r, x, y, winding, spine } = section;
+  if (!motif || r < MOTIF_ROOM) return null;
+  const { kind, ...ropes } = motif;
+  const place: Place = {
+    ...ropes,
+    x,
+    y: y + r * 0.58,
+    r,
+    hand: windingHand(winding, x - DRAWING.poleX),
+    stroke,
+  };
   return (
     <g className={styles.motif} stroke={stroke}>
-      {section.spine ? (
-        <AlongLane section={section} r={r} />
-      ) : (
-        MOTIFS[kind]({ x: section.x, y: section.y + r * 0.58, r, winding: section.winding })
-      )}
+      {spine ? <AlongLane {...place} section={section} /> : MOTIFS[kind](place)}
     </g>
   );
 }

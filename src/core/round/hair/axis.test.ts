@@ -14,7 +14,7 @@ const centre: Worn = {
     ],
     1,
   ),
-  isHalfUp: false,
+  front: null,
   scale: 1,
 };
 const noPart: Worn = { ...centre, part: null };
@@ -37,7 +37,7 @@ const pieceAt = (
     gapCm: 0.6,
     stands: 1,
     isFront: at.y > 0.7,
-    isHeld: false,
+    over: null,
     side: root.at[0] + 2 * comb[0],
   };
 };

@@ -7,12 +7,14 @@ import { add, across, dot, scaled, unit, type Vec } from '../vec';
 /** Places along the axis of a piece, root and tip among them. */
 export const NODES = 20;
 
+export type FrontHair = 'held' | 'swept';
+
 /** Which way a head of hair is worn, as far as it tells where hair goes. */
 export interface Worn {
   /** The part, on the head; null without one. */
   readonly part: readonly Vec[] | null;
-  /** Hair of the front half is held up at the back of the crown. */
-  readonly isHalfUp: boolean;
+  /** What becomes of hair of the front half: held up at the back of the crown, or swept back from the face. */
+  readonly front: FrontHair | null;
   readonly scale: number;
 }
 
@@ -62,8 +64,8 @@ export interface HangingPiece {
   readonly comb: Vec;
   /** Grows at the front, so that it must pass the face. */
   readonly isFront: boolean;
-  /** Gathered at the back of the crown before it falls. */
-  readonly isHeld: boolean;
+  /** Taken over the scalp to the back before it falls; null where it falls at once. */
+  readonly over: FrontHair | null;
 }
 
 const outwards = (at: Vec, normal: Vec): Vec => {
@@ -75,6 +77,15 @@ const outwards = (at: Vec, normal: Vec): Vec => {
 const HELD_AT: ChartPoint = { x: 0, y: -0.32 };
 /** The same on a head. */
 export const heldAt = (scale: number): Vec => onScalp(HELD_AT, scale).at;
+
+/** Swept hair lies over the scalp for so much of its length at most. */
+const SWEPT_SHARE = 0.6;
+/** How much of a piece lies flat over the scalp on its way to the back, cm. */
+export const overCm = (piece: HangingPiece, scale: number): number => {
+  if (!piece.over) return 0;
+  const far = Math.hypot(...add(heldAt(scale), piece.root.at, -1));
+  return piece.over === 'held' ? far : Math.min(far, SWEPT_SHARE * piece.visibleCm);
+};
 
 /** Lower than the brow and farther to the front than this is the face, cm. */
 const [BROW_CM, FACE_CM] = [3, 1.5] as const;
@@ -134,8 +145,9 @@ export function hang(
   const step = visibleCm / (NODES - 1);
   const base = unit(add(root.normal, comb, lean));
   const stands = standsShare * visibleCm * piece.stands * (1 - 0.5 * root.normal[1] ** 2);
-  const held = piece.isHeld ? onScalp(HELD_AT, worn.scale) : null;
-  let isPast = held === null;
+  const held = heldAt(worn.scale);
+  const flatCm = overCm(piece, worn.scale);
+  let isPast = piece.over === null;
   let at = root.at;
   into.set(at, from);
   for (let i = 1; i < NODES; i++) {
@@ -147,12 +159,16 @@ export function hang(
       const kept = 1 - s / frontKeptCm;
       d = unit(add(scaled(d, 1 - 0.8 * kept), unit(add(root.normal, comb, 1.6)), 0.8 * kept));
     }
-    if (held && !isPast) {
-      const to = add(held.at, at, -1);
+    if (!isPast) {
+      // What is swept keeps to its own side; what is held comes together.
+      const to: Vec =
+        piece.over === 'held'
+          ? add(held, at, -1)
+          : [0.35 * (held[0] - at[0]), held[1] - at[1], held[2] - at[2]];
       d = unit(add(unit(to), root.normal, i === 1 ? 0.35 : 0.1));
-      isPast = Math.hypot(...to) < Math.max(1, step);
+      isPast = piece.over === 'held' ? Math.hypot(...to) < Math.max(1, step) : s > flatCm;
     }
-    const gap = Math.min(held && !isPast ? 0.4 : gapCm, 0.15 + i * step * 0.6);
+    const gap = Math.min(isPast ? gapCm : 0.4, 0.15 + i * step * 0.6);
     const wanted = keptOut(grid, add(at, d, step), gap, root.at[0] + 2 * comb[0], worn.scale);
     at = add(at, unit(add(wanted, at, -1)), step);
     into.set(at, from + 3 * i);

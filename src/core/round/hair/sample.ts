@@ -42,7 +42,7 @@ export function drawSample(model: RoundModel, day: RoundDay): RoundMesh | null {
     stands: 1,
     comb: [0, -1, 0],
     isFront: false,
-    isHeld: false,
+    over: null,
     // One lock, whole: how it comes apart shows on the head.
     definition: 10,
     frizz: look.frizz,

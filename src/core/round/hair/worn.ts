@@ -6,10 +6,10 @@ import { framePoint, type ChartPoint } from '../../sphere/crown-chart';
 import { awayFromHead, distanceAt, type HeadGrid } from '../head/head-grid';
 import { onScalp } from '../head/scalp';
 import type { RoundPen } from '../mesh';
-import { handOf, lookOf, type RoundDay, type RoundModel, type RoundSection } from '../model';
+import { handOf, lookOf, type RoundModel, type RoundSection, type ShownDay } from '../model';
 import { add, smoothStep, type Vec } from '../vec';
 import { partOf, type Work } from '../../work';
-import { combed, hang, heldAt, NODES, partOnHead, type HangingPiece, type Worn } from './axis';
+import { combed, hang, NODES, overCm, partOnHead, type HangingPiece, type Worn } from './axis';
 import { framed, lengthOf, lockOnAxis, MOST_POINTS, type Framed, type LockShape } from './curl-on-axis';
 import { relax, type RelaxedPiece } from './relax';
 import { drawUnder } from './under';
@@ -81,7 +81,7 @@ export const locksOf = (budget: number, pieces: number, definition: number): num
 /** Every piece of a head on a day, before it hangs. */
 function piecesOf(
   model: RoundModel,
-  day: RoundDay,
+  day: ShownDay,
   worn: Worn,
   budget: RoundBudget,
   rootsOf: RootsOf,
@@ -90,7 +90,7 @@ function piecesOf(
   const total = perSection * model.sections.length;
   const c = round.value;
   return model.sections.flatMap((section): WornPiece[] => {
-    const look = lookOf(day, section.side);
+    const look = section.isOwn ? day.own : lookOf(day, section.side);
     const [seenCm, curlMm] = [look.visibleCm[section.zone], look.curlMm[section.zone]];
     if (seenCm === undefined || curlMm === undefined) return [];
     const visibleCm = Math.min(seenCm, 0.998 * section.lengthCm);
@@ -104,7 +104,7 @@ function piecesOf(
         y: roots.reduce((sum, { y }) => sum + y, 0) / roots.length,
       };
       const root = onScalp(middle, worn.scale);
-      const isHeld = worn.isHalfUp && framePoint(middle).t > HELD_T;
+      const over = framePoint(middle).t > HELD_T ? worn.front : null;
       const comb = combed(root, visibleCm, worn);
       const curlCm = curlMm / 10;
       return {
@@ -124,12 +124,12 @@ function piecesOf(
         side: root.at[0] + 2 * comb[0],
         // Held hair lies close as far as it is held.
         radiusCm:
-          (isHeld ? HELD_CLOSE : 1) *
+          (over === 'held' ? HELD_CLOSE : 1) *
           Math.max(curlCm / 2, 0.5 * Math.sqrt(shell / total) * (0.45 + 0.05 * look.volume)),
         stands: 0.78 + 0.44 * chance(),
         comb,
         isFront: isAtFront(middle),
-        isHeld,
+        over,
         definition: look.definition,
         frizz: look.frizz,
         stream: 1000 * section.number + i,
@@ -269,7 +269,7 @@ export function drawPiece(
   const half = lockHalfCm(model, piece, locks);
   const clumps = clumpsOf(piece, locks, chance);
   // Held hair lies flat as far as it is held.
-  const heldCm = piece.isHeld && grid ? Math.hypot(...add(heldAt(grid.scale), piece.root.at, -1)) : 0;
+  const heldCm = grid ? overCm(piece, grid.scale) : 0;
   const isBand = section.technique.tool !== null && !section.isOwn;
   const turnsPerCm = Math.max(0.2, curl.lengthCm / (curl.visibleCm * Math.PI * (curl.diameterMm / 10)));
   const shapes = lockRoots.map((rootOff, i): LockShape => {
@@ -340,13 +340,44 @@ export function drawPiece(
   }
 }
 
+/** How much left out hair stands out beside a set, which says nothing of how wide it is. */
+const LEFT_OUT_STANDS = 0.25;
+/** Pieces of each patch, and fine strands of each. */
+const LEFT_OUT_PIECES = 8;
+const LEFT_OUT_FINE = 4;
+
+/** Hair that is left out of a set, beside it. */
+export function drawLeftOut(
+  model: RoundModel,
+  day: ShownDay,
+  grid: HeadGrid,
+  budget: RoundBudget,
+  rootsOf: RootsOf,
+  mesh: RoundPen,
+): void {
+  const worn: Worn = { part: null, front: null, scale: grid.scale };
+  const alone = { ...model, sections: model.leftOut, pieces: LEFT_OUT_PIECES };
+  const pieces = piecesOf(alone, day, worn, budget, rootsOf).map((piece) => ({
+    ...piece,
+    // It has no more room than its curls take: the set is all round it.
+    radiusCm: piece.curl.diameterMm / 20,
+  }));
+  const nodes = new Float64Array(pieces.length * NODES * 3);
+  pieces.forEach((piece, p) => hang(grid, piece, LEFT_OUT_STANDS, worn, nodes, p * NODES * 3));
+  relax(grid, nodes, pieces);
+  drawUnder(alone, grid, worn, mesh);
+  pieces.forEach((piece, p) =>
+    drawPiece(model, piece, framed(nodes, 3 * NODES * p, piece.hand), grid, LEFT_OUT_FINE, mesh, []),
+  );
+}
+
 /** Pieces drawn between two shares told. */
 const PIECES_A_STEP = 12;
 
 /** A head as it is worn on a day, drawn into a mesh. */
 export function* drawWorn(
   model: RoundModel,
-  day: RoundDay,
+  day: ShownDay,
   grid: HeadGrid,
   budget: RoundBudget,
   rootsOf: RootsOf,
@@ -354,7 +385,7 @@ export function* drawWorn(
 ): Work<WornMeasures> {
   const worn: Worn = {
     part: partOnHead(model.partLine, grid.scale),
-    isHalfUp: model.part === 'half-up',
+    front: model.part === 'half-up' ? 'held' : model.part === 'off-face' ? 'swept' : null,
     scale: grid.scale,
   };
   const pieces = piecesOf(model, day, worn, budget, rootsOf);

@@ -65,7 +65,7 @@ const fallsFrom = (base: { at: Vec; normal: Vec }): Vec =>
 /** A head in the set, drawn into a mesh. */
 export function* drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): Work<null> {
   const { scale } = grid;
-  const worn: Worn = { part: partOnHead(model.partLine, scale), isHalfUp: false, scale };
+  const worn: Worn = { part: partOnHead(model.partLine, scale), front: null, scale };
   const placed = model.sections.map((section) => {
     const way = inSets[section.technique.inSet];
     const hanging = way.hangs(section);
@@ -87,7 +87,7 @@ export function* drawSet(model: RoundModel, grid: HeadGrid, mesh: RoundPen): Wor
               comb: combed(base, hanging.lengthCm, worn),
               side: base.at[0],
               isFront: base.at[2] > 4 * scale && base.at[1] > 2 * scale,
-              isHeld: false,
+              over: null,
             } satisfies HangingPiece & RelaxedPiece,
           },
         ]
