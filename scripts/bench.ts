@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { build } from 'esbuild';
 import { benchDiary } from './bench-diary';
 import { benchFindings } from './bench-findings';
-import { benchRound } from './bench-round';
+import { benchRound, benchTurning } from './bench-round';
 import { DESK, launchBrowser, openPage } from '../tests/support/browser';
 import { arrive, press } from '../tests/support/hands';
 import { aDatabase, freePort, serve, startServer } from '../tests/support/server';
@@ -466,6 +466,7 @@ await benchDevices();
 await benchDiary();
 await benchFindings();
 benchRound();
+await benchTurning();
 const chunks = join('.next', 'static', 'chunks');
 const total = readdirSync(chunks)
   .filter((file) => file.endsWith('.js'))

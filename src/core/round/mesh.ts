@@ -24,6 +24,8 @@ export interface RoundMesh {
   readonly indices: Uint32Array;
   /** Where each tier ends in the indices. */
   readonly tierEnds: Readonly<Record<Tier, number>>;
+  /** After the last tier a sketch of all of it in few triangles, as far as this. */
+  readonly sketchEnd: number;
 }
 
 /** How a line of hair is dressed. */
@@ -56,6 +58,15 @@ export interface RoundPen {
   ) => void;
 }
 
+/** Of the ribbons in a sketch, one of so many is drawn; of points along, so many; of sides of a tube, every other. */
+const SKETCHED = { third: 2, scalp: 10, points: 36 } as const;
+/** Numbers from 0 to a last one in steps, the last among them. */
+const inSteps = (last: number, step: number): number[] => {
+  const all: number[] = [];
+  for (let i = 0; i < last; i += step) all.push(i);
+  return [...all, last];
+};
+
 /** Doubles a typed array until something fits. */
 function grown<A extends Float32Array | Int8Array | Uint8Array>(array: A, need: number): A {
   if (need <= array.length) return array;
@@ -73,6 +84,8 @@ export class MeshMaker implements RoundPen {
   private lights = new Uint8Array(4 * 65536);
   private count = 0;
   private readonly tiers: Readonly<Record<Tier, number[]>> = { locks: [], third: [], fine: [], frizz: [] };
+  private readonly sketch: number[] = [];
+  private readonly ribbons = { third: 0, scalp: 0 };
 
   private vertex(
     x: number, y: number, z: number, tangent: Vec, normal: Vec,
@@ -126,6 +139,13 @@ export class MeshMaker implements RoundPen {
       const a = first + 2 * i;
       tier.push(a, a + 1, a + 2, a + 2, a + 1, a + 3);
     }
+    const of = stroke.kind === 'scalp' ? 'scalp' : stroke.tier === 'third' ? 'third' : null;
+    if (!of || this.ribbons[of]++ % SKETCHED[of] > 0) return;
+    const along = inSteps(count - 1, Math.max(1, Math.round(count / SKETCHED.points)));
+    for (let i = 0; i + 1 < along.length; i++) {
+      const [a, b] = [first + 2 * along[i]!, first + 2 * along[i + 1]!];
+      this.sketch.push(a, a + 1, b, b, a + 1, b + 1);
+    }
   }
 
   tube(
@@ -171,13 +191,21 @@ export class MeshMaker implements RoundPen {
         const b = a + sides + 1;
         tier.push(a, b, a + 1, b, b + 1, a + 1);
       }
+    const along = inSteps(count - 1, Math.max(1, Math.round(count / SKETCHED.points)));
+    const round = inSteps(sides, 2);
+    for (let i = 0; i + 1 < along.length; i++)
+      for (let k = 0; k + 1 < round.length; k++) {
+        const [a, b] = [first + (sides + 1) * along[i]!, first + (sides + 1) * along[i + 1]!];
+        const [from, to] = [round[k]!, round[k + 1]!];
+        this.sketch.push(a + from, b + from, a + to, b + from, b + to, a + to);
+      }
   }
 
   /** Everything so far, its triangles tier after tier. */
   made(): RoundMesh {
     const { tiers, count } = this;
     const total = TIERS.reduce((sum, tier) => sum + tiers[tier].length, 0);
-    const indices = new Uint32Array(total);
+    const indices = new Uint32Array(total + this.sketch.length);
     const tierEnds = {} as Record<Tier, number>;
     let at = 0;
     for (const tier of TIERS) {
@@ -185,6 +213,7 @@ export class MeshMaker implements RoundPen {
       at += tiers[tier].length;
       tierEnds[tier] = at;
     }
+    indices.set(this.sketch, at);
     return {
       positions: this.positions.slice(0, 3 * count),
       tangents: this.tangents.slice(0, 4 * count),
@@ -193,6 +222,7 @@ export class MeshMaker implements RoundPen {
       lights: this.lights.slice(0, 4 * count),
       indices,
       tierEnds,
+      sketchEnd: indices.length,
     };
   }
 }

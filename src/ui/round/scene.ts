@@ -51,6 +51,8 @@ export type RoundSide = 'front' | 'left' | 'right' | 'behind' | 'above';
 
 const FOV_DEG = 24;
 const REST_MS = 160;
+/** Pixels drawn for one that is seen, along a side, where edges are not smoothed otherwise. */
+const SMOOTH_RATIO = 1.6;
 /** A frame that takes longer than this is drawn as a sketch while the head turns. */
 const SLOW_MS = 100;
 const SIDES: Readonly<Record<RoundSide, readonly [azimuth: number, polar: number]>> = {
@@ -64,7 +66,9 @@ const SIDES: Readonly<Record<RoundSide, readonly [azimuth: number, polar: number
 const REGROWN = 0.16;
 
 /** Whether this browser draws without a graphics chip. */
-function isSoftware(gl: WebGLRenderingContext | WebGL2RenderingContext): boolean {
+function isSoftware(): boolean {
+  const gl = document.createElement('canvas').getContext('webgl2');
+  if (!gl) return false;
   const info = gl.getExtension('WEBGL_debug_renderer_info');
   const name = info ? String(gl.getParameter(info.UNMASKED_RENDERER_WEBGL)) : '';
   return /swiftshader|llvmpipe|software|basic render/i.test(name);
@@ -106,9 +110,18 @@ export function makeRoundScene(
   units: Units,
   hear: { readonly turned?: (pose: RoundPose) => void; readonly lost?: () => void } = {},
 ): RoundScene {
-  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+  let sketches = isSoftware();
+  // Without a chip every sample costs time, moving or not: edges are smoothed by drawing larger once it rests.
+  const restRatio = sketches
+    ? Math.max(SMOOTH_RATIO, window.devicePixelRatio)
+    : Math.min(2, window.devicePixelRatio);
+  const renderer = new WebGLRenderer({
+    canvas,
+    antialias: !sketches,
+    alpha: true,
+    preserveDrawingBuffer: true,
+  });
   renderer.setClearColor(0x000000, 0);
-  let sketches = isSoftware(renderer.getContext());
   const scene = new Scene();
   const color = (css: string) => new Color(css);
   const shared = { keyFrom: { value: new Vector3() } };
@@ -184,12 +197,14 @@ export function makeRoundScene(
   });
 
   let rest: ReturnType<typeof setTimeout> | undefined;
+  let frame: number | undefined;
   let isMoving = false;
+  let isHeld = false;
   const draw = () => {
     const { clientWidth: width, clientHeight: height } = canvas;
     if (width === 0 || height === 0) return;
     const isSketch = isMoving && sketches;
-    renderer.setPixelRatio(isSketch ? 0.5 : Math.min(2, window.devicePixelRatio));
+    renderer.setPixelRatio(isSketch ? 0.5 : restRatio);
     renderer.setSize(width, height, false);
     camera.aspect = width / height;
     camera.updateProjectionMatrix();
@@ -201,8 +216,9 @@ export function makeRoundScene(
     // The light hangs in the room, a little carried along with whoever looks.
     shared.keyFrom.value.set(...KEY_LIGHT).transformDirection(camera.matrixWorldInverse);
     if (shown) {
-      const { locks, third, frizz } = shown.hair.tierEnds;
-      hair.geometry.setDrawRange(isSketch ? locks : 0, isSketch ? third - locks : isMoving ? third : frizz);
+      const { third, frizz } = shown.hair.tierEnds;
+      const from = isSketch ? frizz : 0;
+      hair.geometry.setDrawRange(from, (isSketch ? shown.hair.sketchEnd : isMoving ? third : frizz) - from);
     }
     const right = new Vector3().setFromMatrixColumn(camera.matrixWorld, 0).setY(0).normalize();
     const beside =
@@ -219,17 +235,35 @@ export function makeRoundScene(
       sketches = performance.now() - began > SLOW_MS;
     }
   };
-  const moved = () => {
+  /** Draws what moved with the next frame of the screen, and in full once nothing moves and nothing holds it. */
+  const drawMoving = () => {
     isMoving = true;
     clearTimeout(rest);
-    rest = setTimeout(() => {
-      isMoving = false;
+    frame ??= requestAnimationFrame(() => {
+      frame = undefined;
       draw();
-    }, REST_MS);
+      clearTimeout(rest);
+      rest = setTimeout(atRest, REST_MS);
+    });
+  };
+  const atRest = () => {
+    if (isHeld) return;
+    isMoving = false;
     draw();
+  };
+  const moved = () => {
+    drawMoving();
     hear.turned?.(pose());
   };
   controls.addEventListener('change', moved);
+  controls.addEventListener('start', () => {
+    isHeld = true;
+  });
+  controls.addEventListener('end', () => {
+    isHeld = false;
+    clearTimeout(rest);
+    rest = setTimeout(atRest, REST_MS);
+  });
   const resized = new ResizeObserver(() => {
     place(pose());
     draw();
@@ -249,13 +283,7 @@ export function makeRoundScene(
       controls.removeEventListener('change', moved);
       place(wanted);
       controls.addEventListener('change', moved);
-      isMoving = true;
-      clearTimeout(rest);
-      rest = setTimeout(() => {
-        isMoving = false;
-        draw();
-      }, REST_MS);
-      draw();
+      drawMoving();
     },
     show: (picture, facts, inSet) => {
       const now = shown ? pose() : { azimuth: SIDES.front[0], polar: SIDES.front[1], times: 1 };
@@ -300,6 +328,7 @@ export function makeRoundScene(
     },
     dispose: () => {
       clearTimeout(rest);
+      if (frame !== undefined) cancelAnimationFrame(frame);
       resized.disconnect();
       canvas.removeEventListener('webglcontextlost', lost);
       controls.dispose();
