@@ -48,6 +48,11 @@ async function main() {
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
     await see(page, 'was weighed');
+    await page.waitForFunction(() => {
+      const heads = [...document.querySelectorAll('[data-drawn]')];
+      return heads.length > 1 && heads.every((head) => head.getAttribute('data-drawn') === 'true');
+    });
+    await page.$eval('[data-drawn]', (own) => own.closest('li')!.scrollIntoView());
   });
   await take('first-draft', `/plan/first?head=${amara}&want=lasts,big`, {}, async (page) => {
     await see(page, 'Drying for this hair');

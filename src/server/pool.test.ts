@@ -1,6 +1,8 @@
 import { afterAll, describe, expect, it } from 'vitest';
 import { aBrief } from '../../tests/support/briefs';
 import { answerBrief } from '@/core/plan/answer-brief';
+import { METRIC } from '@/core/formats/display';
+import { flatHead } from './flat-head';
 import { closePool, inPool } from './pool';
 
 afterAll(closePool);
@@ -25,6 +27,18 @@ describe('the pool beside the server', () => {
     expect(codes).toEqual(['done', 'done', 'done', 'busy', 'busy', 'busy']);
     expect((await screen).ok).toBe(true);
     expect((await inPool('answer', aBrief(), 'http')).ok).toBe(true);
+  });
+
+  it('draws a head for paper, and leaves the page without where it cannot', async () => {
+    const states = [
+      { state: { kind: 'set' }, words: 'In the set' },
+      { state: { kind: 'worn', day: 0, reach: 'likely' }, words: 'First day' },
+    ] as const;
+    const drawn = await flatHead(aBrief(), null, states, { ...METRIC, length: 'in' });
+    expect(drawn!.pictures.map(({ words }) => words)).toEqual(['In the set', 'First day']);
+    expect(drawn!.bar).toEqual({ cm: 5.08, words: '2 in' });
+    expect(drawn!.pictures[0]!.picture.runs.length).toBeGreaterThan(20);
+    expect(await flatHead({ format: 'nothing' }, null, states, METRIC)).toBeNull();
   });
 
   it('passes on what went wrong in a task without ending the lane', async () => {

@@ -344,6 +344,20 @@ describe('the head in the round', () => {
         all.filter((own) => own.getBoundingClientRect().right > innerWidth + 1).map((own) => own.className),
       ),
     ).toEqual([]);
+    // Two fingers that part bring it nearer.
+    const before = await drawn(page);
+    const box = (await (await page.$('canvas'))!.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const fingers = (apart: number) => [
+      { x: x - apart, y, id: 1 },
+      { x: x + apart, y, id: 2 },
+    ];
+    const client = await page.createCDPSession();
+    await client.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(30) });
+    for (const apart of [45, 60, 75, 90])
+      await client.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) });
+    await client.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await changed(page, before);
     expect(problems).toEqual([]);
     await page.close();
   });

@@ -32,6 +32,10 @@ describe('the plan sheet', () => {
       'Set 18 twists',
       'Order of work',
       'At night',
+      // How it will look, twice.
+      'In the set',
+      'First day',
+      '5 cm',
       'does not replace a licence',
     ])
       expect(text, words).toContain(words);
@@ -50,6 +54,7 @@ describe('the plan sheet', () => {
     await shown({});
     expect(svg).toContain('sq in');
     expect(svg).toContain('oz');
+    expect(svg).toContain('2 in');
     expect(svg).not.toContain('cm²');
   });
 

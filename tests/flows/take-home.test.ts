@@ -50,6 +50,15 @@ async function bringBack(page: Page, path: string) {
 }
 
 describe('a diary taken home', () => {
+  it('goes with a card that shows how it looks', async () => {
+    const answer = await fetch(`${scene.origin}/api/v1/sets/${setId}/take-home/care-card.svg`);
+    const svg = await answer.text();
+    expect(svg).toContain('First day');
+    expect(svg).toContain('Tonight');
+    expect(svg.match(/stroke-linecap="round"/g)!.length).toBeGreaterThan(20);
+    expect(svg).not.toMatch(/NaN|undefined/);
+  });
+
   it('is one small file that asks for nothing from anywhere', () => {
     const html = readFileSync(FILE, 'utf8');
     expect(html.length).toBeLessThan(150_000);

@@ -222,7 +222,7 @@ export function makeRoundScene(
     }
     const right = new Vector3().setFromMatrixColumn(camera.matrixWorld, 0).setY(0).normalize();
     const beside =
-      (shown?.measures ? Math.max(17, shown.measures.widthCm / 2 + 5) : 15) * (shown?.scale ?? 1);
+      (shown?.measures ? Math.max(17, shown.measures.widthCm / 2 + 6.5) : 15) * (shown?.scale ?? 1);
     const facing = Math.atan2(camera.position.x, camera.position.z);
     ruler.position.copy(right.clone().multiplyScalar(-beside)).setY(9 - RULER.lengthCm(lowest) / 2);
     ruler.rotation.y = facing;
