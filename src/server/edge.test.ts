@@ -1,16 +1,24 @@
-import { describe, expect, it, vi } from 'vitest';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
 import { AppError, ERRORS, errorCodeOf, invalid } from './errors';
+import { may, permissions, ROLES, type Permission, type Role } from '@/core/people/permission';
 import { readJson, route } from './route';
 
-vi.mock('./actor', () => ({ currentActor: () => Promise.resolve({ studio: { id: 's', timeZone: 'UTC' } }) }));
+const asking: { role: Role } = { role: 'owner' };
+vi.mock('./actor', () => ({
+  currentActor: () => Promise.resolve({ studio: { id: 's', timeZone: 'UTC' }, role: asking.role }),
+}));
 vi.mock('./db/client', () => ({ database: () => ({}) }));
 vi.mock('./log', () => ({ log: { error: vi.fn() } }));
 const { action, query } = await import('./action');
 const { log } = await import('./log');
 
 const greet = (run: (name: string) => Promise<string>) =>
-  action(z.strictObject({ name: z.string().min(1, 'write a name') }), ({ input }) => run(input.name));
+  action('write-plans', z.strictObject({ name: z.string().min(1, 'write a name') }), ({ input }) =>
+    run(input.name),
+  );
 
 describe('every action', () => {
   it('answers a value when all is well', async () => {
@@ -53,11 +61,11 @@ describe('every action', () => {
 
 describe('every page query', () => {
   it('lets what people can act on through, and says nothing of a fault of ours', async () => {
-    await expect(query(() => Promise.reject(new AppError('unreadable')))).rejects.toMatchObject({
+    await expect(query('read', () => Promise.reject(new AppError('unreadable')))).rejects.toMatchObject({
       digest: 'unreadable',
     });
     const secret = new Error('Failed query: select "Wren"', { cause: { code: 'SQLITE_CORRUPT' } });
-    const failed = query(() => Promise.reject(secret));
+    const failed = query('read', () => Promise.reject(secret));
     await expect(failed).rejects.toThrow(new AppError('fault'));
     const thrown = (await failed.catch((error: unknown) => error)) as Error;
     expect(`${thrown.stack} ${JSON.stringify(thrown)}`).not.toContain('Wren');
@@ -70,7 +78,9 @@ describe('every route', () => {
   const post = (body: BodyInit) => new Request('http://127.0.0.1/x', { method: 'POST', body });
 
   it('answers failures as problem documents without a stack', async () => {
-    const failing = route(() => Promise.reject(new TypeError('cannot read properties of undefined')));
+    const failing = route('public', () =>
+      Promise.reject(new TypeError('cannot read properties of undefined')),
+    );
     const answer = await failing(post('{}'), { params: Promise.resolve({}) });
     expect(answer.status).toBe(500);
     expect(answer.headers.get('content-type')).toBe('application/problem+json');
@@ -97,3 +107,95 @@ describe('what is written to the log', () => {
     expect(errorCodeOf('thrown text')).toBe('unknown');
   });
 });
+
+describe('who may not', () => {
+  afterEach(() => {
+    asking.role = 'owner';
+  });
+
+  it('is told who may, in words, and nothing runs', async () => {
+    asking.role = 'assistant';
+    const run = vi.fn(() => Promise.resolve('done'));
+    expect(await greet(run)({ name: 'x' })).toEqual({
+      ok: false,
+      code: 'not-allowed',
+      errors: [{ path: '', message: 'Only the owner and stylists can draft, change and book plans' }],
+    });
+    await expect(query('records', run)).rejects.toMatchObject({ code: 'not-allowed' });
+    const answer = await route('compute', () => Promise.resolve(new Response('done')))(
+      new Request('http://127.0.0.1/x'),
+      {
+        params: Promise.resolve({}),
+      },
+    );
+    expect(answer.status).toBe(403);
+    expect(await answer.json()).toMatchObject({ type: 'urn:keen-spiral:not-allowed' });
+    expect(run).not.toHaveBeenCalled();
+    const open = await route('public', () => Promise.resolve(new Response('done')))(
+      new Request('http://127.0.0.1/x'),
+      {
+        params: Promise.resolve({}),
+      },
+    );
+    expect(open.status).toBe(200);
+    expect(await query('chair', run)).toBe('done');
+  });
+
+  it('is asked of every action and route there is, whoever it is', async () => {
+    const found = await everyDoor();
+    expect(found.length).toBeGreaterThan(70);
+    for (const { name, ask } of found) {
+      // A new one without a rule is none of those.
+      expect([...Object.keys(permissions), 'public'], name).toContain(ask.permission);
+      for (const role of ROLES) {
+        asking.role = role;
+        const isPublic = ask.permission === 'public';
+        if (isPublic || may(role, ask.permission as Permission)) continue;
+        const answer = await ask(
+          { nonsense: true },
+          { params: Promise.resolve({ id: 'x', file: 'x', table: 'x', key: 'x' }) },
+        );
+        const code = answer instanceof Response ? answer.status : (answer as { code?: string }).code;
+        expect(code, `${name} as ${role}`).toBe(answer instanceof Response ? 403 : 'not-allowed');
+      }
+    }
+    // What says nothing of anybody is a short list.
+    expect(
+      found
+        .filter(({ ask }) => ask.permission === 'public')
+        .map(({ name }) => name)
+        .sort(),
+    ).toEqual(['app/api/v1/clock/route.ts GET', 'app/api/v1/health/route.ts GET']);
+  });
+
+  it('is never the owner, and every permission is somebody’s', () => {
+    for (const [permission, { roles }] of Object.entries(permissions)) {
+      expect(roles, permission).toContain('owner');
+      // What an assistant may, a stylist may.
+      if ((roles as readonly Role[]).includes('assistant')) expect(roles, permission).toContain('stylist');
+    }
+    expect(Object.keys(permissions).filter((name) => may('assistant', name as Permission))).toEqual([
+      'shown-how',
+      'chair',
+    ]);
+  });
+});
+
+type Door = ((...given: unknown[]) => Promise<unknown>) & { permission: string };
+
+/** Every server action and route handler of the program, as its files export them. */
+async function everyDoor(): Promise<{ name: string; ask: Door }[]> {
+  const root = join(process.cwd(), 'src');
+  const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(
+    (file) =>
+      /^app\/.*route\.ts$/.test(file) ||
+      (/\.ts$/.test(file) && readFileSync(join(root, file), 'utf8').startsWith("'use server'")),
+  );
+  const doors: { name: string; ask: Door }[] = [];
+  for (const file of files) {
+    const exported = (await import(join(root, file))) as Record<string, unknown>;
+    for (const [key, value] of Object.entries(exported))
+      if (typeof value === 'function') doors.push({ name: `${file} ${key}`, ask: value as Door });
+  }
+  return doors;
+}

@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { FieldError } from '@/core/formats/field-error';
+import type { Permission } from '@/core/people/permission';
+import type { Asks } from './action';
+import { actorWho } from './actor-who';
 import { AppError, ERRORS, errorCodeOf, type ErrorCode } from './errors';
 import { log } from './log';
 import { isStopping } from './stopping';
@@ -33,13 +36,20 @@ function onlyAnswer(response: Response): Response {
   return response;
 }
 
-/** The one wrapper of every route handler: run, and answer failures as problem+json without a stack. */
+/**
+ * The one wrapper of every route handler: may who is asking do this, run, and answer failures as problem+json without a
+ * stack.
+ *
+ * @param permission “public” for what says nothing of anybody
+ */
 export function route<P = Record<string, never>>(
+  permission: Permission | 'public',
   run: (request: Request, params: P) => Promise<Response>,
-): (request: Request, context: { params: Promise<P> }) => Promise<Response> {
-  return async (request, context) => {
+): ((request: Request, context: { params: Promise<P> }) => Promise<Response>) & Asks {
+  const asked = async (request: Request, context: { params: Promise<P> }): Promise<Response> => {
     const requestId = randomUUID();
     try {
+      if (permission !== 'public') await actorWho(permission);
       return onlyAnswer(await run(request, await context.params));
     } catch (thrown) {
       const code = thrown instanceof AppError ? thrown.code : 'fault';
@@ -48,6 +58,7 @@ export function route<P = Record<string, never>>(
       return onlyAnswer(problem(code, thrown instanceof AppError ? thrown.errors : [], requestId));
     }
   };
+  return Object.assign(asked, { permission });
 }
 
 /**

@@ -60,7 +60,7 @@ const MOST_DRYING = 24;
 
 /** Sets going in, and heads drying: what wants hands soonest first. */
 export const loadChairs = () =>
-  query(async ({ actor, database: { db }, nowMs }) => {
+  query('chair', async ({ actor, database: { db }, nowMs }) => {
     const sets = await listSets(db, actor.studio.id, 'chair');
     const installed = sets.filter(({ installedAtMs }) => installedAtMs !== null).slice(0, MOST_DRYING);
     const drying = await dryingHeads(db, actor.studio.id, installed, nowMs);
@@ -75,7 +75,7 @@ export const loadChairs = () =>
 
 /** One set with its forecast worked out again for the chair, or null. */
 export const loadChair = cache((id: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('chair', async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
     const answer = await setView(set, nowMs);

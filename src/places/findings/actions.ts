@@ -10,7 +10,7 @@ import { correctionInput, fittedInput, noticeableInput, trialInput } from './fin
 import { trialPlan } from './queries';
 
 /** Puts one kind of forecast right by what came of it so far, or takes that back. */
-export const putRight = action(correctionInput, async ({ input, actor, database, nowMs }) => {
+export const putRight = action('learn', correctionInput, async ({ input, actor, database, nowMs }) => {
   const { studio } = actor;
   const { findings } = await findOut(database, studio);
   const { settings } = await studioKnowledge(database, studio);
@@ -32,12 +32,12 @@ export const putRight = action(correctionInput, async ({ input, actor, database,
 });
 
 /** Everything that is learnt from, for spreads to be fitted beside the page. */
-export const setsToFit = action(noticeableInput.pick({}), async ({ actor, database }) => ({
+export const setsToFit = action('read', noticeableInput.pick({}), async ({ actor, database }) => ({
   sets: (await studioKnowledge(database, actor.studio)).sets,
 }));
 
 /** Keeps spreads that were fitted. */
-export const keepFitted = action(fittedInput, async ({ input, actor, database, nowMs }) => {
+export const keepFitted = action('learn', fittedInput, async ({ input, actor, database, nowMs }) => {
   await database.write((tx) =>
     keepLearningSettings(tx, actor.studio.id, {
       fitted: input.fitted,
@@ -50,14 +50,14 @@ export const keepFitted = action(fittedInput, async ({ input, actor, database, n
 });
 
 /** Keeps the least difference that this studio notices. */
-export const keepNoticeable = action(noticeableInput, async ({ input, actor, database }) => {
+export const keepNoticeable = action('learn', noticeableInput, async ({ input, actor, database }) => {
   await database.write((tx) => keepLearningSettings(tx, actor.studio.id, { noticeable: input.points }));
   revalidatePath('/findings');
   return { points: input.points };
 });
 
 /** Plans the next set of a half-head trial, and answers its plan. The side is a coin's where it is not the other one's turn. */
-export const planTrial = action(trialInput, async (call) => {
+export const planTrial = action('write-plans', trialInput, async (call) => {
   const id = await trialPlan(call, call.input, randomInt(2) === 0);
   if (id === null) throw new AppError('not-found');
   revalidatePath('/plan');

@@ -112,7 +112,7 @@ function trialOn(sets: readonly LearntSet[], products: readonly [string, string]
 
 /** Everything that the log of a studio says, or that of one head. */
 export const loadFindings = cache((headId: string | null) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { studio } = actor;
     const found = await findOut(database, studio, headId, true);
     const { findings, differences, headNames, sets } = found;

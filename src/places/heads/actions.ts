@@ -24,7 +24,7 @@ import {
 } from './head-input';
 
 /** Makes a head or changes one. Changed measurements are kept beside the old ones. */
-export const saveHead = action(saveHeadInput, async ({ input, actor, database, nowMs }) => {
+export const saveHead = action('write-heads', saveHeadInput, async ({ input, actor, database, nowMs }) => {
   const { id, revision } = input;
   const { card, measured } = input.form;
   // The whole brief reader knows what fits together, such as a ponytail that would mean an impossible density.
@@ -46,16 +46,20 @@ export const saveHead = action(saveHeadInput, async ({ input, actor, database, n
 });
 
 /** Puts a head away, or brings it back. */
-export const archiveHead = action(archiveHeadInput, async ({ input, actor, database, nowMs }) => {
-  await database.write((tx) =>
-    archiveHeadRow(tx, actor.studio.id, input.id, input.isArchived ? nowMs : null),
-  );
-  revalidatePath('/heads');
-  return {};
-});
+export const archiveHead = action(
+  'write-heads',
+  archiveHeadInput,
+  async ({ input, actor, database, nowMs }) => {
+    await database.write((tx) =>
+      archiveHeadRow(tx, actor.studio.id, input.id, input.isArchived ? nowMs : null),
+    );
+    revalidatePath('/heads');
+    return {};
+  },
+);
 
 /** Makes two entries of the same person one; answers the merge, by which it can be undone. */
-export const mergeHeads = action(mergeHeadsInput, async ({ input, actor, database, nowMs }) => {
+export const mergeHeads = action('records', mergeHeadsInput, async ({ input, actor, database, nowMs }) => {
   const mergeId = await database.write((tx) =>
     mergeHeadRows(tx, actor.studio.id, input.keptId, input.mergedId, nowMs),
   );
@@ -64,14 +68,14 @@ export const mergeHeads = action(mergeHeadsInput, async ({ input, actor, databas
 });
 
 /** Parts two entries again. */
-export const undoMerge = action(undoMergeInput, async ({ input, actor, database }) => {
+export const undoMerge = action('records', undoMergeInput, async ({ input, actor, database }) => {
   const id = await database.write((tx) => undoMergeRows(tx, actor.studio.id, input.mergeId));
   revalidatePath('/heads');
   return { id };
 });
 
 /** Deletes everything kept of a person for good. */
-export const deleteHead = action(deleteHeadInput, async ({ input, actor, database }) => {
+export const deleteHead = action('records', deleteHeadInput, async ({ input, actor, database }) => {
   await database.write((tx) => deleteHeadRows(tx, actor.studio.id, input.id));
   // What was deleted must not linger in the part that is not written through yet.
   await database.client.execute('pragma wal_checkpoint(truncate)');
@@ -80,7 +84,7 @@ export const deleteHead = action(deleteHeadInput, async ({ input, actor, databas
 });
 
 /** Writes down what was done to hair between sets. */
-export const addCare = action(careInput, async ({ input, actor, database, nowMs }) => {
+export const addCare = action('write-heads', careInput, async ({ input, actor, database, nowMs }) => {
   if (input.date > localTimeOf(nowMs, actor.studio.timeZone).slice(0, 10))
     throw invalid('date', 'that day has not come yet');
   const { headId, kind, date, cutMm, note } = input;
@@ -93,7 +97,11 @@ export const addCare = action(careInput, async ({ input, actor, database, nowMs 
 });
 
 /** Takes an entry of care out again. */
-export const deleteCare = action(z.object({ id: z.string() }), async ({ input, actor, database }) => {
-  await database.write((tx) => deleteCareRow(tx, actor.studio.id, input.id));
-  revalidatePath('/heads');
-});
+export const deleteCare = action(
+  'write-heads',
+  z.object({ id: z.string() }),
+  async ({ input, actor, database }) => {
+    await database.write((tx) => deleteCareRow(tx, actor.studio.id, input.id));
+    revalidatePath('/heads');
+  },
+);

@@ -25,7 +25,7 @@ import { askedList } from '@/ui/shell/list-asked';
 
 /** A page of heads, as its address asks for it. */
 export const loadHeads = (params: Parameters<typeof askedList>[0]) =>
-  query(async ({ actor, database }) => {
+  query('read', async ({ actor, database }) => {
     const asked = askedList(params, ['present', 'archived'], HEAD_ORDERS);
     const studioId = actor.studio.id;
     return {
@@ -40,7 +40,7 @@ const MOST_PICTURES = 60;
 
 /** One head with its measurements, plans and sets, or null. */
 export const loadHead = cache((id: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const head = await findHead(database.db, studioId, id);
     if (!head) return null;

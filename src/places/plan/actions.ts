@@ -41,7 +41,7 @@ import {
 import { tomorrowMorning, usualPlan } from './usual-plan';
 
 /** Makes a plan for a head from what is usual, and answers its id. */
-export const newPlan = action(newPlanInput, async ({ input, actor, database, nowMs }) => {
+export const newPlan = action('write-plans', newPlanInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   const head = await findHead(database.db, studioId, input.headId);
   if (!head) throw new AppError('not-found');
@@ -59,7 +59,7 @@ export const newPlan = action(newPlanInput, async ({ input, actor, database, now
 });
 
 /** Makes a plan of a draft that was suggested for a head, once however often it is sent, and answers its id. */
-export const takeDraft = action(takeDraftInput, async ({ input, actor, database, nowMs }) => {
+export const takeDraft = action('write-plans', takeDraftInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   const { id: taken, headId, ...content } = input;
   const id = await database.write(async (tx) => {
@@ -89,7 +89,7 @@ export const takeDraft = action(takeDraftInput, async ({ input, actor, database,
 });
 
 /** Opens a brief, or a plan that carries its brief, as a new plan for a head. */
-export const openFile = action(openFileInput, async ({ input, actor, database, nowMs }) => {
+export const openFile = action('write-plans', openFileInput, async ({ input, actor, database, nowMs }) => {
   const told = briefOfFile(input.text);
   if (!told.ok) throw new AppError('invalid', told.errors);
   const studioId = actor.studio.id;
@@ -116,7 +116,7 @@ export const openFile = action(openFileInput, async ({ input, actor, database, n
 });
 
 /** Makes another draft just like a plan, and answers its id. */
-export const copyPlan = action(planIdInput, async ({ input, actor, database, nowMs }) => {
+export const copyPlan = action('write-plans', planIdInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   const id = await database.write(async (tx) => {
     const plan = await findPlan(tx, studioId, input.id);
@@ -134,7 +134,7 @@ export const copyPlan = action(planIdInput, async ({ input, actor, database, now
 });
 
 /** Makes a draft like a set that was done before: its choices, products and parting, on the head as it is measured now. */
-export const planLikeSet = action(likeSetInput, async ({ input, actor, database, nowMs }) => {
+export const planLikeSet = action('write-plans', likeSetInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   const { timeZone } = actor.studio;
   const id = await database.write(async (tx) => {
@@ -170,14 +170,18 @@ export const planLikeSet = action(likeSetInput, async ({ input, actor, database,
 });
 
 /** Gives a plan another name. */
-export const renamePlan = action(renamePlanInput, async ({ input, actor, database, nowMs }) => {
-  await database.write((tx) => renamePlanRow(tx, actor.studio.id, input.id, input.title, nowMs));
-  revalidatePath('/plan');
-  return { title: input.title };
-});
+export const renamePlan = action(
+  'write-plans',
+  renamePlanInput,
+  async ({ input, actor, database, nowMs }) => {
+    await database.write((tx) => renamePlanRow(tx, actor.studio.id, input.id, input.title, nowMs));
+    revalidatePath('/plan');
+    return { title: input.title };
+  },
+);
 
 /** Puts a draft aside, or takes it back. */
-export const putAside = action(asidePlanInput, async ({ input, actor, database }) => {
+export const putAside = action('write-plans', asidePlanInput, async ({ input, actor, database }) => {
   await database.write((tx) =>
     setPlanStatus(tx, actor.studio.id, input.id, input.isAside ? 'aside' : 'draft'),
   );
@@ -186,14 +190,14 @@ export const putAside = action(asidePlanInput, async ({ input, actor, database }
 });
 
 /** Keeps a plan as it stands. */
-export const savePlan = action(savePlanInput, async ({ input, actor, database, nowMs }) => {
+export const savePlan = action('write-plans', savePlanInput, async ({ input, actor, database, nowMs }) => {
   const { id, revision, ...content } = input;
   const next = await database.write((tx) => keepPlan(tx, actor.studio.id, id, revision, content, nowMs));
   return { revision: next };
 });
 
 /** The plan as it stands now, for a tab that fell behind. */
-export const readPlan = action(planIdInput, async ({ input, actor, database }) => {
+export const readPlan = action('read', planIdInput, async ({ input, actor, database }) => {
   const written = await findPlan(database.db, actor.studio.id, input.id);
   if (!written) throw new AppError('not-found');
   const plan = await knownPlan(database, actor.studio, written);
@@ -202,7 +206,7 @@ export const readPlan = action(planIdInput, async ({ input, actor, database }) =
 });
 
 /** Puts today's measurements of the head into a plan made on older ones. */
-export const readMeasurement = action(planIdInput, async ({ input, actor, database }) => {
+export const readMeasurement = action('read', planIdInput, async ({ input, actor, database }) => {
   const plan = await findPlan(database.db, actor.studio.id, input.id);
   const head = plan && (await findHead(database.db, actor.studio.id, plan.headId));
   if (!head) throw new AppError('not-found');
@@ -216,7 +220,7 @@ const MOST_ATTEMPTS = 3;
  * Takes a plan to the chair: brief, forecast and sections are frozen as they are now. A plan that was begun already,
  * in another tab or before Back was pressed, answers with its set.
  */
-export const startSet = action(planIdInput, async ({ input, actor, database, nowMs }) => {
+export const startSet = action('write-plans', planIdInput, async ({ input, actor, database, nowMs }) => {
   const studioId = actor.studio.id;
   for (let attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
     const written = await findPlan(database.db, studioId, input.id);
@@ -277,7 +281,7 @@ async function begin(
 }
 
 /** Chooses a plan as the one to carry out, or puts it back among the drafts. */
-export const bookPlan = action(bookPlanInput, async ({ input, actor, database }) => {
+export const bookPlan = action('write-plans', bookPlanInput, async ({ input, actor, database }) => {
   const status = input.isBooked ? 'chosen' : 'draft';
   await database.write((tx) => setPlanStatus(tx, actor.studio.id, input.id, status));
   revalidatePath('/');
@@ -285,14 +289,14 @@ export const bookPlan = action(bookPlanInput, async ({ input, actor, database })
 });
 
 /** Remembers which school was taken on a head. */
-export const rememberSchool = action(schoolInput, async ({ input, actor, database }) => {
+export const rememberSchool = action('write-heads', schoolInput, async ({ input, actor, database }) => {
   const { headId, question, school } = input;
   await database.write((tx) => chooseSchool(tx, actor.studio.id, headId, question, school));
   return {};
 });
 
 /** Keeps what one pump, dime or teaspoon weighs in this studio. */
-export const saveHandUnits = action(handUnitsInput, async ({ input, actor, database }) => {
+export const saveHandUnits = action('write-shelf', handUnitsInput, async ({ input, actor, database }) => {
   await database.write((tx) => saveHandUnitsRow(tx, actor.studio.id, input.handUnits));
   return { handUnits: input.handUnits };
 });

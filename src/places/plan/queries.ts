@@ -41,7 +41,7 @@ async function pastOf(reader: Reader, studioId: string, headId: string): Promise
 
 /** Everything the plan desk opens with, or null when the plan is gone. */
 export const loadPlan = cache((id: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const written = await findPlan(database.db, studioId, id);
     const head = written && (await findHead(database.db, studioId, written.headId));
@@ -74,7 +74,7 @@ export const loadPlan = cache((id: string) =>
 
 /** What a first draft for a head is made with, or null when she is gone. */
 export const loadFirst = cache((headId: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { studio } = actor;
     const head = await findHead(database.db, studio.id, headId);
     return (
@@ -95,7 +95,7 @@ export const loadFirst = cache((headId: string) =>
 
 /** What a set guide is made with: what the studio has. */
 export const loadGuide = () =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { studio } = actor;
     return {
       products: await listProducts(database.db, studio.id),
@@ -110,7 +110,7 @@ export const loadGuide = () =>
 
 /** A page of plans, as its address asks for it, and the heads a new one can be made for. */
 export const loadPlans = (params: Parameters<typeof askedList>[0]) =>
-  query(async ({ actor, database }) => {
+  query('read', async ({ actor, database }) => {
     const asked = askedList(params, ['open', 'aside', 'done'], PLAN_ORDERS);
     const studioId = actor.studio.id;
     return {
@@ -128,7 +128,7 @@ export const loadPlans = (params: Parameters<typeof askedList>[0]) =>
  * @param beside ids of the drafts to stand beside it, by comma; empty takes the newest
  */
 export const loadBeside = cache((id: string, beside: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const studioId = actor.studio.id;
     const plan = await findPlan(database.db, studioId, id);
     const head = plan && (await findHead(database.db, studioId, plan.headId));
@@ -174,7 +174,7 @@ export const loadBeside = cache((id: string, beside: string) =>
 
 /** A plan worked out to be printed or handed out; what is wrong with it where it does not add up; null when it is gone. */
 export const loadPrinted = (id: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { studio } = actor;
     const written = await findPlan(database.db, studio.id, id);
     const head = written && (await findHead(database.db, studio.id, written.headId));
@@ -195,7 +195,7 @@ export const loadPrinted = (id: string) =>
 
 /** Where a plan leads now: to its set once it was begun, else to the plan; null when both are gone. */
 export const whereToOpen = (id: string) =>
-  query(async ({ actor, database }) => {
+  query('read', async ({ actor, database }) => {
     const set = await setOfPlan(database.db, actor.studio.id, id);
     if (set) return set.takenDownAtMs === null ? `/chair/${set.id}` : `/sets/${set.id}`;
     return (await findPlan(database.db, actor.studio.id, id)) ? `/plan/${id}` : null;

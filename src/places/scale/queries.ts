@@ -8,7 +8,7 @@ const USUAL_TUB_G = 40;
 
 /** Every tub that can be put on the scale, with what it is thought to weigh. */
 export const loadTubs = () =>
-  query(async ({ actor, database, nowMs }) => ({
+  query('chair', async ({ actor, database, nowMs }) => ({
     seed: nowMs % 4294967296,
     tubs: (await listProducts(database.db, actor.studio.id)).map((product) => ({
       id: product.id,

@@ -27,21 +27,21 @@ const changed = (setId: string) => {
 };
 
 /** Takes back a set that was begun by mistake. */
-export const cancelSet = action(setIdInput, async ({ input, actor, database, nowMs }) => {
+export const cancelSet = action('write-sets', setIdInput, async ({ input, actor, database, nowMs }) => {
   await database.write((tx) => cancelSetRow(tx, actor.studio.id, input.setId, nowMs));
   changed(input.setId);
   return {};
 });
 
 /** Brings a cancelled set back. */
-export const bringBackSet = action(setIdInput, async ({ input, actor, database }) => {
+export const bringBackSet = action('write-sets', setIdInput, async ({ input, actor, database }) => {
   await database.write((tx) => restoreSetRow(tx, actor.studio.id, input.setId));
   changed(input.setId);
   return {};
 });
 
 /** Gives something that happened its right time; answers the correction, by which it can be undone. */
-export const moveEvent = action(moveEventInput, async (call) => {
+export const moveEvent = action('write-sets', moveEventInput, async (call) => {
   const { setId, eventId, at } = call.input;
   const toMs = momentOf(call, at, 'at');
   const id = await call.database.write((tx) =>
@@ -53,7 +53,7 @@ export const moveEvent = action(moveEventInput, async (call) => {
 });
 
 /** Takes something back that did not happen; answers the correction, by which it can be undone. */
-export const takeBackEvent = action(eventInput, async (call) => {
+export const takeBackEvent = action('write-sets', eventInput, async (call) => {
   const { setId, eventId } = call.input;
   const id = await call.database.write((tx) =>
     tell(tx, call, setId, 'taken-back', call.nowMs, { of: [eventId] }),
@@ -64,7 +64,7 @@ export const takeBackEvent = action(eventInput, async (call) => {
 });
 
 /** Corrects when a set was begun. */
-export const moveStart = action(moveStartInput, async (call) => {
+export const moveStart = action('write-sets', moveStartInput, async (call) => {
   const { setId, at } = call.input;
   const atMs = momentOf(call, at, 'at');
   await call.database.write((tx) => correctStartRow(tx, call.actor.studio.id, setId, atMs, call.nowMs));
@@ -73,31 +73,35 @@ export const moveStart = action(moveStartInput, async (call) => {
 });
 
 /** Takes a giving up back; answers what was recorded, so that it can be put back. */
-export const takeBackGivingUp = action(setIdInput, async ({ input, actor, database }) => {
+export const takeBackGivingUp = action('write-sets', setIdInput, async ({ input, actor, database }) => {
   const outcomes = await database.write((tx) => reopenSet(tx, actor.studio.id, input.setId));
   changed(input.setId);
   return { outcomes };
 });
 
 /** Puts a giving up back as it was. */
-export const putGivingUpBack = action(outcomesInput, async ({ input, actor, database, nowMs }) => {
-  const { setId, outcomes } = input;
-  await database.write(async (tx) => {
-    for (const ended of outcomes) await endSet(tx, actor.studio.id, setId, ended, nowMs);
-  });
-  changed(setId);
-  return {};
-});
+export const putGivingUpBack = action(
+  'write-sets',
+  outcomesInput,
+  async ({ input, actor, database, nowMs }) => {
+    const { setId, outcomes } = input;
+    await database.write(async (tx) => {
+      for (const ended of outcomes) await endSet(tx, actor.studio.id, setId, ended, nowMs);
+    });
+    changed(setId);
+    return {};
+  },
+);
 
 /** Writes a set down that was done elsewhere. */
-export const enterSet = action(enterSetInput, async (call) => {
+export const enterSet = action('write-sets', enterSetInput, async (call) => {
   const setId = await enterTold(call, call.input.form);
   changed(setId);
   return { id: setId };
 });
 
 /** A set to be shown in the round, as it came out: what it was planned as, how it was taken down, what was rated since. */
-export const setInTheRound = action(setIdInput, async ({ input, actor, database }) => {
+export const setInTheRound = action('read', setIdInput, async ({ input, actor, database }) => {
   const set = await findSet(database.db, actor.studio.id, input.setId);
   if (!set) throw new AppError('not-found');
   const head = await findHead(database.db, actor.studio.id, set.headId);

@@ -15,7 +15,7 @@ import { askedList } from '@/ui/shell/list-asked';
 
 /** A page of sets, as its address asks for it. */
 export const loadSets = (params: Parameters<typeof askedList>[0]) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const asked = askedList(params, ['all', 'chair', 'worn', 'ended', 'cancelled'], SET_ORDERS);
     const studioId = actor.studio.id;
     return {
@@ -38,7 +38,7 @@ async function laidOut(brief: BriefInput, startedAtMs: number) {
 
 /** One set with its forecast, everything that happened to it and its days of wear, or null. */
 export const loadSetView = cache((id: string) =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, id);
     if (!set) return null;
     const answer = await setView(set, nowMs);
@@ -62,7 +62,7 @@ export const loadSet = cache(async (id: string) => {
   const { brief, startedAtMs, isEnteredLater, layerProductIds } = loaded.set;
   return {
     ...loaded,
-    productNames: await query(async ({ actor, database }) =>
+    productNames: await query('read', async ({ actor, database }) =>
       Object.fromEntries(
         (await listProducts(database.db, actor.studio.id)).flatMap(({ id: productId, name }) =>
           layerProductIds.includes(productId) ? [[productId, name]] : [],
@@ -75,7 +75,7 @@ export const loadSet = cache(async (id: string) => {
 
 /** The heads that a set done elsewhere can be written down for. */
 export const loadEnterSet = () =>
-  query(async ({ actor, database, nowMs }) => ({
+  query('read', async ({ actor, database, nowMs }) => ({
     heads: await listHeadNames(database.db, actor.studio.id),
     clock: clockOf(actor.studio),
     nowMs,

@@ -31,15 +31,19 @@ import {
 } from './shelf-input';
 
 /** Puts a product on the shelf or changes it. */
-export const saveProduct = action(saveProductInput, async ({ input, actor, database, nowMs }) => {
-  const { card, ...saved } = input;
-  const id = await database.write((tx) => saveProductRow(tx, actor.studio.id, saved, card, nowMs));
-  revalidatePath('/shelf');
-  return { id };
-});
+export const saveProduct = action(
+  'write-shelf',
+  saveProductInput,
+  async ({ input, actor, database, nowMs }) => {
+    const { card, ...saved } = input;
+    const id = await database.write((tx) => saveProductRow(tx, actor.studio.id, saved, card, nowMs));
+    revalidatePath('/shelf');
+    return { id };
+  },
+);
 
 /** Puts a size of tool in the drawer or changes it. */
-export const saveTool = action(saveToolInput, async ({ input, actor, database, nowMs }) => {
+export const saveTool = action('write-shelf', saveToolInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
   const id = await database.write((tx) => saveToolRow(tx, actor.studio.id, saved, card, nowMs));
   revalidatePath('/shelf');
@@ -47,7 +51,7 @@ export const saveTool = action(saveToolInput, async ({ input, actor, database, n
 });
 
 /** Keeps a fan, hood or diffuser, or changes it. */
-export const saveDryer = action(saveDryerInput, async ({ input, actor, database, nowMs }) => {
+export const saveDryer = action('write-shelf', saveDryerInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
   const id = await database.write((tx) => saveDryerRow(tx, actor.studio.id, saved, card, nowMs));
   revalidatePath('/shelf');
@@ -76,7 +80,7 @@ const ingredientsOf = (inside: ReturnType<typeof insideOf>) =>
     .join('; ');
 
 /** Keeps a mix. */
-export const saveMix = action(saveMixInput, async ({ input, actor, database, nowMs }) => {
+export const saveMix = action('write-shelf', saveMixInput, async ({ input, actor, database, nowMs }) => {
   const { card, ...saved } = input;
   const id = await database.write(async (tx) => {
     const inside = insideOf(card.parts, await listProducts(tx, actor.studio.id));
@@ -95,14 +99,14 @@ export const saveMix = action(saveMixInput, async ({ input, actor, database, now
 });
 
 /** Takes something off the shelf. */
-export const takeOff = action(takeOffInput, async ({ input, actor, database }) => {
+export const takeOff = action('write-shelf', takeOffInput, async ({ input, actor, database }) => {
   await database.write((tx) => takeOffRow(tx, actor.studio.id, input.kind, input.id));
   revalidatePath('/shelf');
   return {};
 });
 
 /** Keeps what a tub weighs now. */
-export const weigh = action(weighInput, async ({ input, actor, database, nowMs }) => {
+export const weigh = action('write-shelf', weighInput, async ({ input, actor, database, nowMs }) => {
   const leftG = Math.max(0, Math.round((input.grossG - input.emptyG) * 10) / 10);
   await database.write((tx) =>
     weighProduct(tx, actor.studio.id, input.id, { leftG, emptyG: input.emptyG }, nowMs),
@@ -112,7 +116,7 @@ export const weigh = action(weighInput, async ({ input, actor, database, nowMs }
 });
 
 /** Makes a batch of a mix: its ingredients get less, and a dated tub of it stands on the shelf. */
-export const makeBatch = action(batchInput, async ({ input, actor, database, nowMs }) => {
+export const makeBatch = action('write-shelf', batchInput, async ({ input, actor, database, nowMs }) => {
   const { studio } = actor;
   const id = await database.write(async (tx) => {
     const mix = await findMix(tx, studio.id, input.mixId);
@@ -155,7 +159,7 @@ export const makeBatch = action(batchInput, async ({ input, actor, database, now
 });
 
 /** Keeps which money prices are in. */
-export const saveCurrency = action(currencyInput, async ({ input, actor, database }) => {
+export const saveCurrency = action('write-shelf', currencyInput, async ({ input, actor, database }) => {
   await database.write((tx) => saveCurrencyRow(tx, actor.studio.id, input.currency));
   revalidatePath('/shelf');
   return {};

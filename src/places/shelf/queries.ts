@@ -86,7 +86,7 @@ export async function bookedShortages(reader: Reader, studioId: string, clock: C
 
 /** The whole shelf, with what is spoken for. */
 export const loadShelf = () =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { studio } = actor;
     const booked = await bookedShortages(database.db, studio.id, clockOf(studio));
     return {
@@ -112,28 +112,28 @@ export const loadShelf = () =>
 
 /** One product for its form, or null. */
 export const loadProduct = cache((id: string) =>
-  query(async ({ actor, database }) => {
+  query('read', async ({ actor, database }) => {
     const product = await findProduct(database.db, actor.studio.id, id);
     return product && { product, currency: actor.studio.currency };
   }),
 );
 
 /** What a form of a new product must know. */
-export const loadCurrency = () => query(({ actor }) => Promise.resolve(actor.studio.currency));
+export const loadCurrency = () => query('read', ({ actor }) => Promise.resolve(actor.studio.currency));
 
 /** One tool for its form, or null. */
 export const loadTool = cache((id: string) =>
-  query(({ actor, database }) => findTool(database.db, actor.studio.id, id)),
+  query('read', ({ actor, database }) => findTool(database.db, actor.studio.id, id)),
 );
 
 /** One dryer for its form, or null. */
 export const loadDryer = cache((id: string) =>
-  query(({ actor, database }) => findDryer(database.db, actor.studio.id, id)),
+  query('read', ({ actor, database }) => findDryer(database.db, actor.studio.id, id)),
 );
 
 /** One mix, or null where it is gone; and what can go into it. */
 export const loadMix = cache((id: string | null) =>
-  query(async ({ actor, database }) => {
+  query('read', async ({ actor, database }) => {
     const mix = id === null ? null : await findMix(database.db, actor.studio.id, id);
     if (id !== null && !mix) return null;
     const products = await listProducts(database.db, actor.studio.id);

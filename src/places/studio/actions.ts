@@ -25,7 +25,7 @@ import { prepareDatabase } from '@/server/start';
 import { copyInput, ownStudioInput, saveStudioInput, unitsInput } from './studio-input';
 
 /** Keeps the card of the studio, unless another tab kept another one meanwhile. */
-export const saveStudio = action(saveStudioInput, async ({ input, actor, database, nowMs }) => {
+export const saveStudio = action('studio', saveStudioInput, async ({ input, actor, database, nowMs }) => {
   await database.write(async (tx) => {
     const studio = await currentStudio(tx);
     if (!studio) throw new AppError('not-found');
@@ -41,16 +41,16 @@ export const saveStudio = action(saveStudioInput, async ({ input, actor, databas
 });
 
 /** Keeps which units lengths, weights and warmth are shown in. */
-export const keepUnits = action(unitsInput, async ({ input, actor, database }) => {
+export const keepUnits = action('studio', unitsInput, async ({ input, actor, database }) => {
   await database.write((tx) => saveDisplay(tx, actor.studio.id, input));
   return input;
 });
 
 /** Takes a copy of everything now. */
-export const takeCopy = action(z.strictObject({}), async ({ nowMs }) => takeCopyNow(nowMs));
+export const takeCopy = action('studio', z.strictObject({}), async ({ nowMs }) => takeCopyNow(nowMs));
 
 /** Puts a copy back in the place of the database; what was there is kept beside it. */
-export const restoreCopy = action(copyInput, async ({ input, nowMs }) => {
+export const restoreCopy = action('studio', copyInput, async ({ input, nowMs }) => {
   const copy = listCopies().find(({ name }) => name === input.name);
   if (!copy) throw invalid('name', 'this copy is not there any more');
   const aside = await whileClosed(() =>
@@ -64,7 +64,7 @@ export const restoreCopy = action(copyInput, async ({ input, nowMs }) => {
 });
 
 /** Puts the demo aside and starts a studio of one's own. */
-export const startOwnStudio = action(ownStudioInput, async ({ input, actor, database, nowMs }) => {
+export const startOwnStudio = action('studio', ownStudioInput, async ({ input, actor, database, nowMs }) => {
   await database.write((tx) =>
     changeStudio(
       tx,
@@ -78,7 +78,7 @@ export const startOwnStudio = action(ownStudioInput, async ({ input, actor, data
 });
 
 /** Goes back to the studio that was put aside; the present one is put aside in its turn. */
-export const bringBackStudio = action(z.strictObject({}), async ({ actor, database, nowMs }) => {
+export const bringBackStudio = action('studio', z.strictObject({}), async ({ actor, database, nowMs }) => {
   await database.write(async (tx) => {
     const aside = await asideStudio(tx);
     if (!aside) throw invalid('', 'no studio is put aside');
@@ -89,7 +89,7 @@ export const bringBackStudio = action(z.strictObject({}), async ({ actor, databa
 });
 
 /** Makes the address that calendars read, where there is none yet. */
-export const makeCalendarAddress = action(z.object({}), async ({ actor, database }) => {
+export const makeCalendarAddress = action('studio', z.object({}), async ({ actor, database }) => {
   const key = await database.write((tx) => calendarKeyOf(tx, actor.studio.id));
   revalidatePath('/studio');
   return { key };

@@ -16,7 +16,7 @@ import { env } from '@/server/env';
 
 /** How the studio shows things. A page that says what went wrong must not fail for want of it. */
 export const loadShown = () =>
-  query(({ actor }) =>
+  query('shown-how', ({ actor }) =>
     Promise.resolve({
       name: actor.studio.name,
       timeZone: actor.studio.timeZone,
@@ -36,7 +36,7 @@ function fileFacts() {
 
 /** The studio, its data and the copies of it. */
 export const loadStudio = () =>
-  query(async ({ actor, database }) => {
+  query('studio', async ({ actor, database }) => {
     const { name, timeZone, currency, display, hand, trimWeeks, isDemo, calendarKey } = actor.studio;
     const aside = await asideStudio(database.db);
     return {
@@ -52,7 +52,7 @@ export const loadStudio = () =>
 
 /** What is due and booked, as calendars are told it; null for an address that is not this studio’s. */
 export const loadCalendar = (key: string) =>
-  query(async ({ actor: { studio }, database, nowMs }) => {
+  query('read', async ({ actor: { studio }, database, nowMs }) => {
     if (studio.calendarKey === null || studio.calendarKey !== key) return null;
     const heads = await careOfHeads(database.db, studio, nowMs);
     const care = heads.flatMap(({ headId, name, due }) =>

@@ -38,11 +38,11 @@ const LISTED = 8;
 
 /** The newest imports of the studio. */
 export const loadImports = () =>
-  query(({ actor, database }) => listImports(database.db, actor.studio.id, LISTED));
+  query('records', ({ actor, database }) => listImports(database.db, actor.studio.id, LISTED));
 
 /** A table of the studio as CSV. */
 export const loadTable = (table: TableId) =>
-  query(({ actor, database }) => tableAsCsv(database.db, actor.studio, table));
+  query('records', ({ actor, database }) => tableAsCsv(database.db, actor.studio, table));
 
 /** Rows of a file as they are sent: the names of its columns, and cells. */
 export interface SentRows {
@@ -54,7 +54,7 @@ export interface SentRows {
 
 /** Begins taking a table in. */
 export const beginImport = (table: TableId, fileName: string) =>
-  query(({ actor, database, nowMs }) =>
+  query('records', ({ actor, database, nowMs }) =>
     database.write((tx) => beginImportRow(tx, actor.studio.id, table, fileName, nowMs)),
   );
 
@@ -64,7 +64,7 @@ export const beginImport = (table: TableId, fileName: string) =>
  * @throws AppError invalid where a column is missing that nothing can be read without
  */
 export const tableRows = (table: TableId, { columns, rows, importId }: SentRows): Promise<RowFate[]> =>
-  query(async (call) => {
+  query('records', async (call) => {
     const places = columnsOf(columns, tables[table].columns);
     const missing = tables[table].needs.filter((name) => !places.has(name));
     if (missing.length > 0)
@@ -359,7 +359,7 @@ const TAKERS: Readonly<Record<TableId, Taker>> = {
  * @returns how many rows stay because they were changed since
  */
 export const undoImport = (id: string) =>
-  query(async (call) => {
+  query('records', async (call) => {
     const { actor, database, nowMs } = call;
     const studioId = actor.studio.id;
     return database.write(async (tx) => {

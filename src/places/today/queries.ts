@@ -26,7 +26,7 @@ const isForToday = ({ kind, date, isDue }: DatedCare, nowMs: number) =>
 
 /** What needs hands now, and what is coming. */
 export const loadToday = () =>
-  query(async ({ actor, database, nowMs }) => {
+  query('read', async ({ actor, database, nowMs }) => {
     const { id: studioId, name } = actor.studio;
     const clock = clockOf(actor.studio);
     const { db } = database;

@@ -36,7 +36,7 @@ const dayOf = ({ actor, nowMs }: Call, set: SetRecord, date: string) =>
   wornDayOf(set, date, nowMs, actor.studio.timeZone);
 
 /** Keeps one day of wear, and answers the revision that it has now. */
-export const saveWearDay = action(saveWearDayInput, async (call) => {
+export const saveWearDay = action('write-wear', saveWearDayInput, async (call) => {
   const { setId, date, half, revision, entry, by } = call.input;
   const set = await wornSet(call, setId);
   const day = dayOf(call, set, date);
@@ -61,7 +61,7 @@ export const saveWearDay = action(saveWearDayInput, async (call) => {
 });
 
 /** Keeps what a second pair of eyes saw of a day, beside what the first said of it. */
-export const saveSecondLook = action(secondLookInput, async (call) => {
+export const saveSecondLook = action('write-wear', secondLookInput, async (call) => {
   const { setId, date, by, ratings } = call.input;
   const day = dayOf(call, await wornSet(call, setId), date);
   const studioId = call.actor.studio.id;
@@ -84,6 +84,7 @@ export const saveSecondLook = action(secondLookInput, async (call) => {
 
 /** One day of wear as it is kept now, for who finds that another tab was there first. */
 export const readWearDay = action(
+  'read',
   saveWearDayInput.pick({ setId: true, date: true, half: true }),
   async (call) => {
     const { setId, date, half } = call.input;
@@ -93,7 +94,7 @@ export const readWearDay = action(
 );
 
 /** Records that a style was given up, and why. */
-export const giveUp = action(giveUpInput, async (call) => {
+export const giveUp = action('write-wear', giveUpInput, async (call) => {
   const { setId, form } = call.input;
   const set = await wornSet(call, setId);
   const { timeZone } = call.actor.studio;
@@ -108,7 +109,7 @@ export const giveUp = action(giveUpInput, async (call) => {
 });
 
 /** Keeps what was measured on a picture, with the day it is of. */
-export const keepMeasures = action(keepMeasuresInput, async (call) => {
+export const keepMeasures = action('write-wear', keepMeasuresInput, async (call) => {
   const { photoId, measures } = call.input;
   return call.database.write((tx) =>
     keepMeasureRows(tx, call.actor.studio.id, photoId, measures, call.nowMs),
@@ -116,7 +117,7 @@ export const keepMeasures = action(keepMeasuresInput, async (call) => {
 });
 
 /** Takes a measured figure out again. */
-export const deleteMeasure = action(z.object({ id: z.string() }), async (call) => {
+export const deleteMeasure = action('write-wear', z.object({ id: z.string() }), async (call) => {
   await call.database.write((tx) => deleteMeasureRow(tx, call.actor.studio.id, call.input.id));
 });
 
@@ -165,7 +166,7 @@ async function broughtBack(call: Call, { setId, text }: { readonly setId: string
 }
 
 /** What would become of each entry of a diary; nothing is changed. */
-export const readHomeDiary = action(homeDiaryInput, async (call) => {
+export const readHomeDiary = action('write-wear', homeDiaryInput, async (call) => {
   const { by, days, ends } = await broughtBack(call, call.input);
   return {
     by,
@@ -186,7 +187,7 @@ export const readHomeDiary = action(homeDiaryInput, async (call) => {
 });
 
 /** Takes a diary in, all of it or nothing. */
-export const takeHomeDiaryIn = action(homeDiaryInput, async (call) => {
+export const takeHomeDiaryIn = action('write-wear', homeDiaryInput, async (call) => {
   const { by, days, ends } = await broughtBack(call, call.input);
   const { setId } = call.input;
   const { id: studioId } = call.actor.studio;
@@ -204,7 +205,7 @@ export const takeHomeDiaryIn = action(homeDiaryInput, async (call) => {
 });
 
 /** Keeps where a view is marked on a picture, so that the next of it can be told to be the same. */
-export const keepMarks = action(keepMarksInput, async (call) => {
+export const keepMarks = action('write-wear', keepMarksInput, async (call) => {
   const { photoId, marks } = call.input;
   await call.database.write((tx) => keepMarkRows(tx, call.actor.studio.id, photoId, marks));
   return { marks };

@@ -14,7 +14,7 @@ import { diaryPage, homePaper, type HomeSet, type HomeWords } from './home-page'
 
 /** Styles being worn. */
 export const loadWorn = () =>
-  query(async ({ actor, database, nowMs }) => ({
+  query('read', async ({ actor, database, nowMs }) => ({
     sets: await listSets(database.db, actor.studio.id, 'worn'),
     clock: clockOf(actor.studio),
     nowMs,
@@ -41,7 +41,7 @@ export type Tonight = NonNullable<Awaited<ReturnType<typeof tonightOf>>>;
 
 /** What goes home with a set: the diary as a file and on paper. Made where there is none yet. */
 export const loadTakenHome = (setId: string) =>
-  query(async ({ actor: { studio }, database, nowMs }) => {
+  query('read', async ({ actor: { studio }, database, nowMs }) => {
     const set = await findSet(database.db, studio.id, setId);
     if (!set) throw new AppError('not-found');
     const { takenDownAtMs } = set;

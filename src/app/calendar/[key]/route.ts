@@ -7,7 +7,7 @@ import { route } from '@/server/route';
 const HERE = ['127.0.0.1', 'localhost', '[::1]'];
 
 /** Care and bookings of the studio for a calendar on this computer. */
-export const GET = route<{ key: string }>(async (request, { key }) => {
+export const GET = route<{ key: string }>('read', async (request, { key }) => {
   const host = (request.headers.get('host') ?? '').replace(/:\d+$/, '');
   const calendar = HERE.includes(host) ? await loadCalendar(key) : null;
   if (!calendar) throw new AppError('not-found');

@@ -7,7 +7,7 @@ import { faultInput, nextDraftInput } from './after-input';
 import { draftForNext } from './queries';
 
 /** Keeps what somebody saw of a set that fell short, and what they say of its causes. */
-export const saveFault = action(faultInput, async ({ input, actor, database, nowMs }) => {
+export const saveFault = action('write-sets', faultInput, async ({ input, actor, database, nowMs }) => {
   const { setId, ...fault } = input;
   await database.write((tx) => saveFaultRow(tx, actor.studio.id, setId, fault, nowMs));
   revalidatePath(`/sets/${setId}/next`);
@@ -15,7 +15,7 @@ export const saveFault = action(faultInput, async ({ input, actor, database, now
 });
 
 /** Makes the draft for next time, and answers its id; a coin says which half is which. */
-export const takeNext = action(nextDraftInput, async (call) => {
+export const takeNext = action('write-plans', nextDraftInput, async (call) => {
   const { setId, causes, isHalved } = call.input;
   const id = await draftForNext(call, setId, causes, isHalved ? randomInt(2) === 0 : null);
   revalidatePath('/plan');

@@ -92,7 +92,7 @@ const bringsOf = ({ daysPresentable: { p10, p50, p90 }, drying, result, handsOn 
 export const loadWhy = cache(async (setId: string) => {
   const loaded = await loadSet(setId);
   if (!loaded || loaded.set.takenDownAtMs === null) return null;
-  return query(async (call) => {
+  return query('read', async (call) => {
     const source = await sourceOf(call, loaded.set);
     const kept = await faultOf(call.database.db, call.actor.studio.id, setId);
     const recorded = recordedSymptoms(source, loaded.set.sections.length);
@@ -121,7 +121,7 @@ export const mostLikely = (why: NonNullable<Awaited<ReturnType<typeof loadWhy>>>
 export const loadNext = cache(async (setId: string) => {
   const why = await loadWhy(setId);
   if (!why) return null;
-  return query(async (call) => {
+  return query('read', async (call) => {
     const { studio } = call.actor;
     const { content, head } = await again(call, why.set);
     const { learning } = await studioKnowledge(call.database, studio);

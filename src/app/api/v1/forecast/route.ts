@@ -2,7 +2,7 @@ import { AppError } from '@/server/errors';
 import { inPool } from '@/server/pool';
 import { readJson, route } from '@/server/route';
 
-export const POST = route(async (request) => {
+export const POST = route('compute', async (request) => {
   const answer = await inPool('answer', await readJson(request), 'http');
   if (!answer.ok) throw new AppError('invalid', answer.errors);
   return Response.json(answer.value);

@@ -5,4 +5,6 @@ import { version } from '@/server/version';
 
 export const dynamic = 'force-dynamic';
 
-export const GET = route(async () => Response.json({ ok: await databaseAnswers(database().db), version }));
+export const GET = route('public', async () =>
+  Response.json({ ok: await databaseAnswers(database().db), version }),
+);

@@ -4,9 +4,11 @@ import { AppError } from '@/server/errors';
 import { route } from '@/server/route';
 
 /** A picture, or with `?size=thumb` its thumbnail. What an id names never changes. */
-export const GET = route<{ id: string }>(async (request, { id }) => {
+export const GET = route<{ id: string }>('chair', async (request, { id }) => {
   const size = new URL(request.url).searchParams.get('size') === 'thumb' ? 'thumb' : 'jpeg';
-  const bytes = await query(({ actor, database: { db } }) => photoBytes(db, actor.studio.id, id, size));
+  const bytes = await query('chair', ({ actor, database: { db } }) =>
+    photoBytes(db, actor.studio.id, id, size),
+  );
   if (!bytes) throw new AppError('not-found');
   return new Response(new Uint8Array(bytes), {
     headers: {
@@ -19,7 +21,9 @@ export const GET = route<{ id: string }>(async (request, { id }) => {
 });
 
 /** Deletes a picture for good. */
-export const DELETE = route<{ id: string }>(async (_, { id }) => {
-  await query(({ actor, database }) => database.write((tx) => deletePhoto(tx, actor.studio.id, id)));
+export const DELETE = route<{ id: string }>('delete-pictures', async (_, { id }) => {
+  await query('delete-pictures', ({ actor, database }) =>
+    database.write((tx) => deletePhoto(tx, actor.studio.id, id)),
+  );
   return new Response(null, { status: 204 });
 });

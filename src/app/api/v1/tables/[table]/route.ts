@@ -13,7 +13,7 @@ const tableOf = (name: string) => {
 };
 
 /** A table of the studio as CSV, to be saved. */
-export const GET = route<{ table: string }>(async (_, { table }) => {
+export const GET = route<{ table: string }>('records', async (_, { table }) => {
   const id = tableOf(table);
   return new Response(await loadTable(id), {
     headers: {
@@ -27,7 +27,7 @@ export const GET = route<{ table: string }>(async (_, { table }) => {
 const begun = z.object({ fileName: z.string().trim().max(200).default('') });
 
 /** Begins taking a table in; its rows are sent under the id that is answered. */
-export const POST = route<{ table: string }>(async (request, { table }) => {
+export const POST = route<{ table: string }>('records', async (request, { table }) => {
   const parsed = begun.safeParse(await readJson(request));
   if (!parsed.success) throw new AppError('invalid', fieldErrors(parsed.error));
   return Response.json(

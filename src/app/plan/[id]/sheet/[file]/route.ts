@@ -78,7 +78,7 @@ const fileName = (title: string, file: string) =>
       .toLowerCase() || 'plan'
   }-${file}`;
 
-export const GET = route<{ id: string; file: string }>(async (request, { id, file }) => {
+export const GET = route<{ id: string; file: string }>('read', async (request, { id, file }) => {
   // Only what is listed: “constructor” and its kin are names of every object, not of a form.
   const form = Object.hasOwn(FORMS, file) ? FORMS[file] : undefined;
   const printed = form && (await loadPrinted(id));

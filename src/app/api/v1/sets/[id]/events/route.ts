@@ -17,11 +17,11 @@ import { readJson, route } from '@/server/route';
 import { isStopping } from '@/server/stopping';
 
 /** Taps of the chair. A plain address whose shape outlives builds, with a verdict for each event. */
-export const POST = route<{ id: string }>(async (request, { id }) => {
+export const POST = route<{ id: string }>('chair', async (request, { id }) => {
   const sent = setEventsInput.safeParse(await readJson(request), { reportInput: true });
   if (!sent.success) throw new AppError('invalid', fieldErrors(sent.error));
   const { deviceId, offsetMs, events } = sent.data;
-  const answer = await query(async ({ actor, database, nowMs }): Promise<SetEventsAnswer> => {
+  const answer = await query('chair', async ({ actor, database, nowMs }): Promise<SetEventsAnswer> => {
     const { id: studioId, timeZone } = actor.studio;
     const verdicts = await database.write((tx) =>
       addEvents(tx, studioId, id, events, { deviceId, offsetMs, nowMs, timeZone }),
@@ -49,7 +49,7 @@ const asWire = ({ sequence, ...event }: RunEvent): SetEventsPage['events'][numbe
  * The log of a set after a place in it. Once, or, for who accepts Server-Sent Events, on and on; a browser that was
  * cut off says itself what it heard last.
  */
-export const GET = route<{ id: string }>(async (request, { id }) => {
+export const GET = route<{ id: string }>('chair', async (request, { id }) => {
   const asked = z.object({ after }).safeParse({
     after:
       request.headers.get('last-event-id') ?? new URL(request.url).searchParams.get('after') ?? undefined,
@@ -57,7 +57,7 @@ export const GET = route<{ id: string }>(async (request, { id }) => {
   if (!asked.success) throw new AppError('invalid', fieldErrors(asked.error));
   const readAfter = async (place: number) =>
     (
-      await query(({ actor, database: { db } }) =>
+      await query('chair', ({ actor, database: { db } }) =>
         readOnce(id, `${actor.studio.id}/${place}`, () => eventsAfter(db, actor.studio.id, id, place)),
       )
     ).map(asWire);

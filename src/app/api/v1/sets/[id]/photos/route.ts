@@ -9,11 +9,11 @@ import { route } from '@/server/route';
 import { wornDayOf } from '@/server/worn-day';
 
 /** A picture of a style that is worn: the body is the file, the address says of which day and from where. */
-export const POST = route<{ id: string }>(async (request, { id: setId }) => {
+export const POST = route<{ id: string }>('chair', async (request, { id: setId }) => {
   const place = photoPlace.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!place.success) throw new AppError('invalid', fieldErrors(place.error));
   const photo = await encodePhoto(request);
-  const kept = await query(async ({ actor, database, nowMs }) => {
+  const kept = await query('chair', async ({ actor, database, nowMs }) => {
     const set = await findSet(database.db, actor.studio.id, setId);
     if (!set) throw new AppError('not-found');
     const day = wornDayOf(set, place.data.date, nowMs, actor.studio.timeZone);

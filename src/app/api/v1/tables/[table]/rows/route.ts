@@ -14,7 +14,7 @@ const sent = z.object({
 });
 
 /** What becomes of some rows of a table: looked at where no import is named, else taken in. */
-export const POST = route<{ table: string }>(async (request, { table }) => {
+export const POST = route<{ table: string }>('records', async (request, { table }) => {
   const id = TABLE_IDS.find((own) => own === table);
   if (!id) throw new AppError('not-found');
   const body = await readBody(request, MOST_BYTES);

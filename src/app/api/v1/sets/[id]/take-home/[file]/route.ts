@@ -55,7 +55,7 @@ const FILES: Readonly<
   'care-card.svg': { type: 'image/svg+xml', of: async (home) => sheetSvg(await cardOf(home)) },
 };
 
-export const GET = route<{ id: string; file: string }>(async (_, { id, file }) => {
+export const GET = route<{ id: string; file: string }>('read', async (_, { id, file }) => {
   const asked = Object.hasOwn(FILES, file) ? FILES[file] : undefined;
   if (!asked) throw new AppError('not-found');
   const home = await loadTakenHome(id);

@@ -1,0 +1,17 @@
+import { may, permissions, whoMay, type Permission } from '@/core/people/permission';
+import { currentActor, type Actor } from './actor';
+import { AppError } from './errors';
+
+/**
+ * The actor of the current request, where it may do something.
+ *
+ * @throws AppError not-allowed
+ */
+export async function actorWho(permission: Permission): Promise<Actor> {
+  const actor = await currentActor();
+  if (!may(actor.role, permission))
+    throw new AppError('not-allowed', [
+      { path: '', message: `${whoMay(permission)} can ${permissions[permission].label}` },
+    ]);
+  return actor;
+}
