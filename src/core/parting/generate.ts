@@ -146,7 +146,8 @@ function evenLine(spec: PartingSpec, load: LoadOf, part: (t: number) => number):
     const [behind, before] = stretchesOfWhole(spec, line).map(({ ids, fromT, toT }) =>
       ids.map((id) => load(panelOf(id, fromT, toT, part).polygon)),
     ) as [number[], number[]];
-    if (behind.length > back || before.length > spec.count - back) continue;
+    // A section a row at least, on either side.
+    if (behind.length * (spec.backRows ?? 1) > back || before.length > spec.count - back) continue;
     const score =
       unevenness(
         [...behind, ...before],
