@@ -95,7 +95,10 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-opener-policy', 'same-origin');
   response.headers.set('cross-origin-resource-policy', 'same-origin');
-  response.headers.set('permissions-policy', 'camera=(self), screen-wake-lock=(self), microphone=(), geolocation=()');
+  response.headers.set(
+    'permissions-policy',
+    'camera=(self), screen-wake-lock=(self), microphone=(), geolocation=()',
+  );
   return response;
 }
 

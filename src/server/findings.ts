@@ -71,7 +71,7 @@ async function bring(database: Database, studio: LearningStudio, headId: string 
       names,
       mostDrawn: MOST_DRAWN,
     },
-    'slow',
+    'log',
   ).then((said): Made => ({ ...said, sets, productNames: new Map(names) }));
   const now: Kept = { sets, of, coming, made: last?.made ?? null };
   kept().delete(key);

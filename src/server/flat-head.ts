@@ -24,12 +24,14 @@ export async function flatHead(
   units: Units,
 ): Promise<PaperFigures | null> {
   const states = printed.map(({ state }) => state);
-  const pictures = await inPool('flatHead', { brief, cameOut, states, azimuthRad: FROM_RAD }, 'slow').catch(
-    (thrown: unknown) => {
-      if (thrown instanceof AppError) return null;
-      throw thrown;
-    },
-  );
+  const pictures = await inPool(
+    'flatHead',
+    { brief, cameOut, states, azimuthRad: FROM_RAD },
+    'pictures',
+  ).catch((thrown: unknown) => {
+    if (thrown instanceof AppError) return null;
+    throw thrown;
+  });
   return (
     pictures && {
       pictures: pictures.map((picture, i) => ({ picture, words: printed[i]!.words })),

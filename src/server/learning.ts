@@ -205,7 +205,7 @@ function fitWhenDue(database: Database, studioId: string, { sets, settings }: St
   if (fitting.has(studioId) || !isServing()) return;
   fitting.add(studioId);
   const newest = [...sets].sort((a, b) => b.startedAtMs - a.startedAtMs).slice(0, mostFitted);
-  void inPool('fit', newest, 'slow')
+  void inPool('fit', newest, 'log')
     .then((fitted) =>
       database.write((tx) =>
         keepLearningSettings(tx, studioId, { fitted, fittedSets: sets.length, fittedAtMs: Date.now() }),

@@ -10,11 +10,11 @@ const LONGEST_SLOW_MS = 30_000;
 const SLOW: readonly PoolTask[] = ['suggest', 'flatHead'];
 
 /**
- * Lanes, so that programs that ask over HTTP, and what is read out of years of sets or drawn, cannot hold up a forecast on a
- * screen: one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
+ * Lanes, so that programs that ask over HTTP, what is read out of years of sets, and what is drawn cannot hold up a forecast
+ * on a screen: one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
  * itself wait longer.
  */
-const MOST_WAITING = { screens: 64, http: 2, slow: 64 } as const;
+const MOST_WAITING = { screens: 64, http: 2, log: 64, pictures: 8 } as const;
 export type Lane = keyof typeof MOST_WAITING;
 /** Lanes that a first page may wait for. */
 const LANES: readonly Lane[] = ['screens', 'http'];

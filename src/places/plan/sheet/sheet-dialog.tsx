@@ -11,6 +11,7 @@ const PAPER_IDS = Object.keys(PAPERS) as PaperId[];
 /** The plan on one page, to print or to keep, and as files to open elsewhere. */
 export function SheetDialog({ planId, onClose }: { planId: string; onClose: () => void }) {
   const [paper, setPaper] = useState<PaperId>('a4');
+  const [drawn, setDrawn] = useState<PaperId | null>(null);
   const href = (file: string) => `/plan/${planId}/sheet/${file}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="sheet-title" maxWidth="md" fullWidth>
@@ -41,8 +42,16 @@ export function SheetDialog({ planId, onClose }: { planId: string; onClose: () =
           <p>Either can be opened again under Plan.</p>
           <Button onClick={onClose}>Leave</Button>
         </div>
-        {/* eslint-disable-next-line @next/next/no-img-element -- made for this plan, never cached or resized */}
-        <img className={styles.preview} src={href(`${paper}.svg`)} alt="The sheet as it prints" />
+        <div className={styles.preview}>
+          {drawn !== paper && <p role="status">Drawing the sheet…</p>}
+          {/* eslint-disable-next-line @next/next/no-img-element -- made for this plan, never cached or resized */}
+          <img
+            src={href(`${paper}.svg`)}
+            alt="The sheet as it prints"
+            onLoad={() => setDrawn(paper)}
+            onError={() => setDrawn(paper)}
+          />
+        </div>
       </div>
     </Dialog>
   );
