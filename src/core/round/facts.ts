@@ -31,6 +31,8 @@ export interface RoundFacts {
     readonly count: number;
   }[];
   readonly ropeMm: Reach;
+  /** Patches that nothing was done with. */
+  readonly leftOut: number;
   /** Outlines on the chart, as SVG paths. */
   readonly outlines: readonly string[];
   readonly hairline: string;
@@ -73,6 +75,7 @@ export function roundFacts(model: RoundModel): RoundFacts {
       count: model.sections.filter((section) => section.technique === technique).length,
     })),
     ropeMm: reach(model.sections.map(({ ropeMm }) => ropeMm)),
+    leftOut: model.leftOut.length,
     outlines: [...model.sections, ...model.leftOut].map(({ outline }) => outlinePath(outline)),
     hairline: hairlinePath(),
     partPath: model.partLine && outlinePath(model.partLine).replace(/Z$/, ''),

@@ -10,7 +10,12 @@ import { asRated } from './came-out';
 import { flatPicture } from './flat-picture';
 import { flatBox, flatSvg } from './flat-svg';
 import { lookFacts, roundFacts } from './facts';
-import { lookIn } from './state';
+import { lookIn, modelIn } from './state';
+import { layOut } from '../parting/layout';
+import { polygonArea } from '../sphere/polygon';
+import { drawRound } from './build';
+import { directionOnChart } from './head/scalp';
+import type { RoundPen } from './mesh';
 import { roundOf } from './round-of';
 
 const brief = readOrThrow(usualBrief('two-strand-twist'));
@@ -60,6 +65,38 @@ describe('what a state shows', () => {
     expect(dry.visibleCm.crown).toBeCloseTo(28 * 0.4, 9);
     expect(wet.visibleCm.crown!).toBeGreaterThan(dry.visibleCm.crown!);
     expect(wet.frizz).toBe(0);
+  });
+
+  it('of hair that is left out is her own throughout, as thick as the rest', () => {
+    const patch = [[-0.3, 0.7], [0.3, 0.7], [0.3, 1.2], [-0.3, 1.2]] as const; // prettier-ignore
+    const layout = layOut({ ...layoutFor(brief).recipe, exclude: [patch] });
+    const parted = roundOf(brief, forecast(brief, layout, 0));
+    const [leftOut] = parted.leftOut;
+    expect(parted.leftOut).toHaveLength(1);
+    expect(leftOut).toMatchObject({ isOwn: true, flatRootCm: 0, tool: null, spine: null });
+    const perArea = (sections: typeof parted.sections) =>
+      sections.reduce((sum, { hairCount }) => sum + hairCount, 0) /
+      sections.reduce((sum, { outline }) => sum + polygonArea(outline), 0);
+    expect(perArea(parted.leftOut) / perArea(parted.sections)).toBeCloseTo(1, 6);
+    expect(lookIn(parted, onDay(2))!.own).toEqual(lookIn(parted, { kind: 'own', isWet: false })!.own);
+    expect(modelIn(parted, onDay(2)).sections.at(-1)).toEqual(leftOut);
+    expect(roundFacts(parted)).toMatchObject({ leftOut: 1 });
+    // In the set it hangs among the ropes, from its own patch.
+    const roots: number[][] = [];
+    const pen: RoundPen = {
+      ribbon: (points, { kind }) => {
+        if (kind === 'ribbon') roots.push([...points.slice(0, 3)]);
+      },
+      tube: () => undefined,
+    };
+    ran(drawRound(parted, { kind: 'set' }, 'full', pen));
+    expect(roots.length).toBeGreaterThan(20);
+    for (const root of roots) {
+      const place = directionOnChart(root as [number, number, number]);
+      expect(Math.abs(place.x)).toBeLessThan(0.4);
+      expect(place.y).toBeGreaterThan(0.6);
+      expect(place.y).toBeLessThan(1.3);
+    }
   });
 
   it('is as it was rated where it was, side by side', () => {

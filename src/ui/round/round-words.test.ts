@@ -12,6 +12,7 @@ const facts: RoundFacts = {
     { label: 'Bantu knot', noun: ['knot', 'knots'], count: 1 },
   ],
   ropeMm: { low: 6, high: 6 },
+  leftOut: 0,
   outlines: [],
   hairline: '',
   partPath: null,
@@ -35,6 +36,15 @@ describe('what is told under a head', () => {
     expect(stateWords(facts, onDay(3, 'wide'), look, null, INCHES)).toBe(
       'Day 3, at its widest. Curls 5/16 in wide; hair shows 7½ in to 9 in of 10¼ in to 12½ in. Definition 6, frizz 4 to 5, volume 8 of 10.',
     );
+  });
+
+  it('counts what was left out of the set', () => {
+    const set = (leftOut: number) => stateWords({ ...facts, leftOut }, { kind: 'set' }, null, null, CM);
+    expect(set(0)).toBe(
+      'In the set. 18 twists (two-strand twist), 1 knot (bantu knot), each rope 6 mm thick.',
+    );
+    expect(set(1)).toMatch(/thick\. One patch is left out\.$/);
+    expect(set(2)).toMatch(/2 patches are left out\.$/);
   });
 
   it('says what was rated, and of her own hair nothing that was never forecast', () => {

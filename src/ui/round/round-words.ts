@@ -19,6 +19,9 @@ const setWords = ({ sets }: RoundFacts): string =>
     )
     .join(', ');
 
+const leftOutWords = ({ leftOut }: RoundFacts): string =>
+  leftOut === 0 ? '' : leftOut === 1 ? ' One patch is left out.' : ` ${leftOut} patches are left out.`;
+
 /** What a state is called; days are counted from the day of takedown, as everywhere. */
 function stateName(state: RoundState): string {
   if (state.kind === 'own') return state.isWet ? 'Her own hair, wet.' : 'Her own hair, dry.';
@@ -36,7 +39,7 @@ export function stateWords(
   units: Units,
 ): string {
   if (!look)
-    return `${stateName(state)} ${setWords(facts)}, each rope ${over(facts.ropeMm, (mm) => formatDiameter(mm, units))} thick.`;
+    return `${stateName(state)} ${setWords(facts)}, each rope ${over(facts.ropeMm, (mm) => formatDiameter(mm, units))} thick.${leftOutWords(facts)}`;
   const wide = widthCm === null ? '' : ` About ${formatLength(widthCm, units)} wide over all.`;
   const curls = `Curls ${over(look.curlMm, (mm) => formatDiameter(mm, units))} wide; hair shows ${over(look.visibleCm, (cm) => formatLength(cm, units))} of ${over(facts.hairCm, (cm) => formatLength(cm, units))}.`;
   // How her own hair falls is for the eye alone: nothing of it was forecast.

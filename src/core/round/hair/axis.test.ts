@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { distanceAt, headGrid } from '../head/head-grid';
 import { onScalp } from '../head/scalp';
-import { combed, hang, NODES, partOnHead, type HangingPiece, type Worn } from './axis';
+import { combed, hang, NODES, overCm, partOnHead, type HangingPiece, type Worn } from './axis';
 import { relax } from './relax';
 
 const grid = headGrid(56);
@@ -106,6 +106,47 @@ describe('an axis', () => {
       for (let i = 0; i < nodes.length; i += 3)
         if (nodes[i + 1]! < -2 && nodes[i + 2]! > 3) expect(Math.abs(nodes[i]!)).toBeGreaterThan(4.5);
     }
+  });
+});
+
+describe('hair of the front half that is taken back', () => {
+  const swept: Worn = { ...noPart, front: 'swept' };
+  const halfUp: Worn = { ...noPart, front: 'held' };
+  const anyFront = fc.record({
+    x: fc.double({ min: -0.7, max: 0.7, noNaN: true }),
+    y: fc.double({ min: 0.4, max: 1.1, noNaN: true }),
+  });
+
+  it('is as long as it shows and leaves the face free, off the face and half up', () => {
+    fc.assert(
+      fc.property(
+        anyFront,
+        fc.double({ min: 6, max: 35, noNaN: true }),
+        fc.constantFrom(['swept', swept] as const, ['held', halfUp] as const),
+        (at, visibleCm, [over, worn]) => {
+          const nodes = hung({ ...pieceAt(at, visibleCm, worn), over }, worn);
+          expect(steps(nodes).reduce((sum, step) => sum + step, 0) / visibleCm).toBeCloseTo(1, 9);
+          for (let i = 3; i < nodes.length; i += 3) {
+            // Below the brow nothing of it is in front of the ears.
+            if (nodes[i + 1]! < -1 && Math.abs(nodes[i]!) < 6) expect(nodes[i + 2]!).toBeLessThan(3);
+            expect(distanceAt(grid, nodes[i]!, nodes[i + 1]!, nodes[i + 2]!)).toBeGreaterThan(-0.8);
+          }
+        },
+      ),
+    );
+  });
+
+  it('lies over the scalp for three fifths of its length at most where it is swept, all the way where it is held', () => {
+    fc.assert(
+      fc.property(anyFront, fc.double({ min: 4, max: 35, noNaN: true }), (at, visibleCm) => {
+        const piece = pieceAt(at, visibleCm, noPart);
+        expect(overCm(piece, 1)).toBe(0);
+        expect(overCm({ ...piece, over: 'swept' }, 1)).toBeLessThanOrEqual(0.6 * visibleCm + 1e-9);
+        const far = overCm({ ...piece, over: 'held' }, 1);
+        expect(far).toBeGreaterThan(3);
+        expect(far).toBeLessThan(20);
+      }),
+    );
   });
 });
 
