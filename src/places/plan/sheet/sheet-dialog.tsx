@@ -11,7 +11,8 @@ const PAPER_IDS = Object.keys(PAPERS) as PaperId[];
 /** The plan on one page, to print or to keep, and as files to open elsewhere. */
 export function SheetDialog({ planId, onClose }: { planId: string; onClose: () => void }) {
   const [paper, setPaper] = useState<PaperId>('a4');
-  const [drawn, setDrawn] = useState<PaperId | null>(null);
+  const [drawn, setDrawn] = useState<{ readonly paper: PaperId; readonly isFine: boolean } | null>(null);
+  const isDrawn = drawn?.paper === paper;
   const href = (file: string) => `/plan/${planId}/sheet/${file}`;
   return (
     <Dialog open onClose={onClose} aria-labelledby="sheet-title" maxWidth="md" fullWidth>
@@ -43,13 +44,18 @@ export function SheetDialog({ planId, onClose }: { planId: string; onClose: () =
           <Button onClick={onClose}>Leave</Button>
         </div>
         <div className={styles.preview}>
-          {drawn !== paper && <p role="status">Drawing the sheet…</p>}
+          {!isDrawn && <p role="status">Drawing the sheet…</p>}
+          {isDrawn && !drawn.isFine && (
+            <p role="alert">
+              The sheet could not be drawn. Is the program still running? Close this and try again.
+            </p>
+          )}
           {/* eslint-disable-next-line @next/next/no-img-element -- made for this plan, never cached or resized */}
           <img
             src={href(`${paper}.svg`)}
             alt="The sheet as it prints"
-            onLoad={() => setDrawn(paper)}
-            onError={() => setDrawn(paper)}
+            onLoad={() => setDrawn({ paper, isFine: true })}
+            onError={() => setDrawn({ paper, isFine: false })}
           />
         </div>
       </div>
