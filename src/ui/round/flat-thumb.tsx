@@ -4,7 +4,7 @@ import styles from './round-view.module.css';
 import { flatTones, type RoundTones } from './round-tones';
 
 /** What every small head is seen in, so that two of them compare: left, top, width, height, cm. */
-const BOX = '-21 -13 42 42';
+const BOX = '-22 -16.5 44 44';
 
 /** A head small and flat, without a ruler; an empty place until it is drawn. */
 export function FlatThumb({
