@@ -3,7 +3,7 @@ import type { Checked } from '@/core/formats/field-error';
 import { buildRound, type RoundDetail, type RoundPicture } from '@/core/round/build';
 import { flatPicture, type FlatPicture, type FlatSize } from '@/core/round/flat-picture';
 import type { CameOut } from '@/core/round/came-out';
-import { coarseHeadSurface, headSurface, type HeadSurface } from '@/core/round/head/surface';
+import { headSurface, type HeadSurface } from '@/core/round/head/surface';
 import type { RoundModel } from '@/core/round/model';
 import { lookFacts, roundFacts, type LookFacts, type RoundFacts } from '@/core/round/facts';
 import { openedRound } from '@/core/round/opened';
@@ -47,7 +47,7 @@ async function newest<T>(work: Work<T>, hear: (share: number) => void): Promise<
   return step.value;
 }
 
-/** What the worker does: makes heads of briefs, one state at a time. It is stopped by ending it. */
+/** What the worker does: makes heads of briefs, one state at a time; a newer wish ends an older one. */
 const endpoint = {
   /**
    * Reads a brief under a name; what is told of it beside its picture.
@@ -88,7 +88,7 @@ const endpoint = {
     wish++;
   },
   /** The head without hair. The worker keeps its own. */
-  surface: (detail: RoundDetail): HeadSurface => (detail === 'full' ? headSurface() : coarseHeadSurface()),
+  surface: (): HeadSurface => headSurface(),
 };
 
 export type RoundEndpoint = typeof endpoint;

@@ -1,6 +1,6 @@
 import { round } from '../coefficients/round';
 import { headGrid } from './head/head-grid';
-import { coarseHeadSurface, headSurface } from './head/surface';
+import { headSurface } from './head/surface';
 import { drawSample } from './hair/sample';
 import { inPieces, rootsIn } from './hair/roots';
 import { BUDGETS, drawLeftOut, drawWorn, type RootsOf, type WornMeasures } from './hair/worn';
@@ -32,7 +32,7 @@ const rootsOf: RootsOf = ({ outline, centroid }, pieces, locks, chance, hand) =>
     (group) => group.length > 0,
   );
 
-/** A patch has a few hundred hairs of its own at most. */
+/** Locks of all patches that are left out, beside a set. */
 const LEFT_OUT_BUDGET = { locks: 60, fine: 0 } as const;
 
 /** Draws a head with a pen: what is worn on a day, or what is in the set. */
@@ -64,7 +64,7 @@ export function* buildRound(
   const mesh = new MeshMaker();
   const measures = yield* partOf(drawRound(model, state, detail, mesh), 0, DRAWN);
   const hair = mesh.made();
-  const { positions } = detail === 'full' ? headSurface() : coarseHeadSurface();
+  const { positions } = headSurface();
   const head = positions.map((value) => value * scale);
   const look = lookIn(model, state);
   const headLight = shade(hair, look ? round.value.darkWorn : round.value.darkSet, head);

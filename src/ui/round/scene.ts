@@ -173,7 +173,7 @@ export function makeRoundScene(
   const usualFar = () => {
     const tall = 11 - lowest + 4;
     const half = Math.tan((FOV_DEG * Math.PI) / 360);
-    const wide = Math.max(36, (shown?.measures?.widthCm ?? 30) + 10);
+    const wide = Math.max(37, (shown?.measures?.widthCm ?? 30) + 16);
     return Math.max(tall / 2 / half, wide / 2 / half / Math.max(0.4, camera.aspect)) + 8;
   };
   const place = ({ azimuth, polar, times }: RoundPose) => {

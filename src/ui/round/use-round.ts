@@ -58,7 +58,7 @@ export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatF
     const pictures = kept.current;
     opened.current = (async () => {
       const facts = await made.ask.open('head', first.current.brief, first.current.cameOut);
-      const surface = await made.ask.surface(detail());
+      const surface = await made.ask.surface();
       if (maker.current !== made) return false;
       if (!facts.ok) {
         setHead((before) => ({ ...before, building: null, problem: facts.errors[0]?.message ?? null }));
@@ -72,7 +72,7 @@ export function useRound(brief: unknown, cameOut: CameOut | null, { state, flatF
       pictures.clear();
       made.end();
     };
-  }, [detail]);
+  }, []);
 
   const key = JSON.stringify({ state, flatFrom });
   useEffect(() => {

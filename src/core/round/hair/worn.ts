@@ -147,6 +147,14 @@ export type RootsOf = (
   hand: 1 | -1,
 ) => ChartPoint[][];
 
+/** Where every piece hangs once it has made room for the others, standing out so far. */
+function hungAt(grid: HeadGrid, pieces: readonly WornPiece[], worn: Worn, stands: number): Float64Array {
+  const nodes = new Float64Array(pieces.length * NODES * 3);
+  pieces.forEach((piece, p) => hang(grid, piece, stands, worn, nodes, p * NODES * 3));
+  relax(grid, nodes, pieces);
+  return nodes;
+}
+
 /** Where every piece hangs: stood out so far that the head is as wide as its volume says. */
 export function* hungPieces(
   grid: HeadGrid,
@@ -156,13 +164,8 @@ export function* hungPieces(
 ): Work<{ nodes: Float64Array; widthCm: number }> {
   const curlCm = pieces.reduce((sum, { curl }) => sum + curl.diameterMm / 10, 0) / Math.max(1, pieces.length);
   const at = (stands: number, narrower: number) => {
-    const nodes = new Float64Array(pieces.length * NODES * 3);
-    pieces.forEach((piece, p) => hang(grid, piece, stands, worn, nodes, p * NODES * 3));
-    relax(
-      grid,
-      nodes,
-      narrower === 1 ? pieces : pieces.map((p) => ({ ...p, radiusCm: p.radiusCm * narrower })),
-    );
+    const asWide = narrower === 1 ? pieces : pieces.map((p) => ({ ...p, radiusCm: p.radiusCm * narrower }));
+    const nodes = hungAt(grid, asWide, worn, stands);
     return { nodes, widthCm: widthOver(nodes, worn.scale) + 1.25 * curlCm };
   };
   const off = (found: { widthCm: number }) => found.widthCm - wantedCm;
@@ -362,9 +365,7 @@ export function drawLeftOut(
     // It has no more room than its curls take: the set is all round it.
     radiusCm: piece.curl.diameterMm / 20,
   }));
-  const nodes = new Float64Array(pieces.length * NODES * 3);
-  pieces.forEach((piece, p) => hang(grid, piece, LEFT_OUT_STANDS, worn, nodes, p * NODES * 3));
-  relax(grid, nodes, pieces);
+  const nodes = hungAt(grid, pieces, worn, LEFT_OUT_STANDS);
   drawUnder(alone, grid, worn, mesh);
   pieces.forEach((piece, p) =>
     drawPiece(model, piece, framed(nodes, 3 * NODES * p, piece.hand), grid, LEFT_OUT_FINE, mesh, []),

@@ -1,4 +1,3 @@
-import { remembered } from '../../remembered';
 import { GRID, GRID_CM, headGrid } from './head-grid';
 import { headDistance } from './head-shape';
 import { directionOnChart } from './scalp';
@@ -20,19 +19,15 @@ const EDGES = [[0,1],[2,3],[4,5],[6,7],[0,2],[1,3],[4,6],[5,7],[0,4],[1,5],[2,6]
 /**
  * The surface of the sampled head by surface nets: one corner in every cell that it passes, one quad across every edge
  * that it cuts. Both halves are made, so that no seam shows.
- *
- * @param step samples to a cell: 1 for the full surface, more for a coarse one
  */
-function surface(step: number): HeadSurface {
+function surface(): HeadSurface {
   const { distances } = headGrid(56);
-  const nx = Math.floor((GRID.nx - 1) / step);
-  const [ny, nz] = [Math.floor((GRID.ny - 1) / step), Math.floor((GRID.nz - 1) / step)];
-  const at = (x: number, y: number, z: number) =>
-    distances[(Math.abs(x) * step * GRID.ny + y * step) * GRID.nz + z * step]!;
+  const [nx, ny, nz] = [GRID.nx - 1, GRID.ny - 1, GRID.nz - 1];
+  const at = (x: number, y: number, z: number) => distances[(Math.abs(x) * GRID.ny + y) * GRID.nz + z]!;
   const cellOf = new Map<number, number>();
   const key = (x: number, y: number, z: number) => ((x + nx) * ny + y) * nz + z;
   const positions: number[] = [];
-  const cm = GRID_CM * step;
+  const cm = GRID_CM;
   for (let x = -nx; x < nx; x++)
     for (let y = 0; y < ny; y++)
       for (let z = 0; z < nz; z++) {
@@ -97,11 +92,7 @@ function surface(step: number): HeadSurface {
   return { positions: Float32Array.from(positions), normals, chart, indices: Uint32Array.from(indices) };
 }
 
-const FINE = { step: 1 };
-const COARSE = { step: 2 };
-const made = remembered((detail: { readonly step: number }) => surface(detail.step));
+let made: HeadSurface | null = null;
 
-/** The skin of the head in full. */
-export const headSurface = (): HeadSurface => made(FINE);
-/** The same in a quarter of the triangles, for turning it quickly. */
-export const coarseHeadSurface = (): HeadSurface => made(COARSE);
+/** The skin of the head, made once. */
+export const headSurface = (): HeadSurface => (made ??= surface());
