@@ -126,8 +126,10 @@ worker.addEventListener('fetch', (event) => {
 
 // A chair tells what it needs: it may have been reached without ever being asked for as a page.
 worker.addEventListener('message', (event) => {
-  /** @type {{ keep?: string, files?: string[] }} */
-  const { keep, files = [] } = event.data ?? {};
+  /** @type {{ keep?: string, files?: string[], forget?: boolean }} */
+  const { keep, files = [], forget } = event.data ?? {};
+  // Whoever signed out leaves no head behind to look at.
+  if (forget) event.waitUntil(caches.delete(PAGES));
   if (typeof keep !== 'string' || !isChair(new URL(keep, worker.location.origin))) return;
   event.waitUntil(
     (async () => {

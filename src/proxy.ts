@@ -1,37 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { asking } from './server/asking';
+import { isOurs } from './server/doors/admission';
 import { env } from './server/env';
-
-const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
-
-const hostName = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
-
-/** Whether a request is addressed to this server, and not sent by a page of another site. */
-function isOurs(request: NextRequest): boolean {
-  const host = request.headers.get('host') ?? '';
-  if (![...LOCAL_HOSTS, ...env.allowedHosts].includes(hostName(host))) return false;
-  const isForeign = ['cross-site', 'same-site'].includes(request.headers.get('sec-fetch-site') ?? '');
-  if (request.method === 'GET' || request.method === 'HEAD') return !isForeign || isFollowedLink(request);
-  const origin = request.headers.get('origin');
-  if (origin === null) return !isForeign;
-  try {
-    return new URL(origin).host === host;
-  } catch {
-    return false;
-  }
-}
-
-/**
- * Whether somebody pressed a link to a page here. Anything else that another site asks for, such as an image, a frame
- * or a page opened by a script, would let that site make this server work.
- */
-const isFollowedLink = ({ headers, nextUrl }: NextRequest): boolean =>
-  headers.get('sec-fetch-mode') === 'navigate' &&
-  headers.get('sec-fetch-dest') === 'document' &&
-  headers.get('sec-fetch-user') === '?1' &&
-  !nextUrl.pathname.startsWith('/api/') &&
-  !SHEET.test(nextUrl.pathname);
-
-const SHEET = /^\/plan\/[^/]+\/sheet\//;
 
 /**
  * The policy of every page: nothing from anywhere else, scripts only with this answer's nonce.
@@ -78,7 +48,13 @@ export function proxy(request: NextRequest): NextResponse {
       { status: 400, headers: { 'content-type': 'application/problem+json' } },
     );
   }
-  if (!isOurs(request)) {
+  const isAddressedToUs = isOurs({
+    asking: asking(),
+    method: request.method,
+    path: request.nextUrl.pathname,
+    header: (name) => request.headers.get(name),
+  });
+  if (!isAddressedToUs) {
     return NextResponse.json(
       { type: 'urn:keen-spiral:not-allowed', title: 'This is not allowed from here', status: 403 },
       { status: 403, headers: { 'content-type': 'application/problem+json' } },

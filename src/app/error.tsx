@@ -2,16 +2,26 @@
 import { ERRORS } from '@/server/errors';
 import { EmptyState } from '@/ui/feedback/empty-state';
 
+/** What is said of a failure that has words of its own, by its code. */
+const WORDS: Readonly<Record<string, readonly [title: string, text: string]>> = {
+  unreadable: ['This cannot be read any more', `${ERRORS.unreadable.title}: see Studio.`],
+  'not-allowed': [
+    'This is not yours to see',
+    'Whoever signed in here, or this device, may do less than this page shows. The owner can change that in Studio.',
+  ],
+  closing: ['Back in a moment', `${ERRORS.closing.title}.`],
+};
+const OTHERWISE = [
+  'Something went wrong on our side',
+  'What you saved is safe. Try again; if it goes on, go back to Today.',
+] as const;
+
 export default function Failure({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
-  const isUnreadable = error.digest === 'unreadable';
+  const [title, text] = WORDS[error.digest ?? ''] ?? OTHERWISE;
   return (
     <EmptyState
-      title={isUnreadable ? 'This cannot be read any more' : 'Something went wrong on our side'}
-      text={
-        isUnreadable
-          ? `${ERRORS.unreadable.title}: see Studio.`
-          : 'What you saved is safe. Try again; if it goes on, go back to Today.'
-      }
+      title={title}
+      text={text}
       action={
         <button type="button" onClick={reset}>
           Try again

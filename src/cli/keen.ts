@@ -5,6 +5,7 @@ import { backupCommand, restoreCommand } from './backup-commands';
 import { daysLastedCommand } from './days-lasted-command';
 import { findingsCommand } from './findings-command';
 import { forecastCommand } from './forecast-command';
+import { pairCommand } from './pair-command';
 import { refuse, refuseAll } from './refuse';
 import { suggestCommand } from './suggest-command';
 
@@ -17,6 +18,7 @@ const commands: Readonly<Record<string, Command>> = {
   restore: restoreCommand,
   import: importCommand,
   export: exportCommand,
+  pair: pairCommand,
 };
 
 const HELP = `Keen Spiral on the command line.
@@ -29,6 +31,7 @@ const HELP = `Keen Spiral on the command line.
   keen restore FILE           put such a copy back in its place
   keen export DIR             write the whole studio as JSON, sets and wear days as CSV
   keen import STUDIO.json     take an exported studio into a new database
+  keen pair                   print a code that pairs an owner’s device
 
 Every command answers --help.`;
 

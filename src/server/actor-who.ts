@@ -1,4 +1,5 @@
 import { may, permissions, whoMay, type Permission } from '@/core/people/permission';
+import { asking } from './asking';
 import { currentActor, type Actor } from './actor';
 import { AppError } from './errors';
 
@@ -14,4 +15,16 @@ export async function actorWho(permission: Permission): Promise<Actor> {
       { path: '', message: `${whoMay(permission)} can ${permissions[permission].label}` },
     ]);
   return actor;
+}
+
+/**
+ * Refuses what concerns the computer itself, such as its doors and copies, to whoever does not sit at it.
+ *
+ * @throws AppError not-allowed
+ */
+export function requireComputer(): void {
+  if (asking().door !== 'computer')
+    throw new AppError('not-allowed', [
+      { path: '', message: 'this is done at the studio’s computer itself' },
+    ]);
 }

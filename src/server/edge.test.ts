@@ -1,19 +1,38 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
+import { fromNetwork, signedInAs, type Signed } from '../../tests/support/people';
+import { aStudio } from '../../tests/support/studio';
 import { AppError, ERRORS, errorCodeOf, invalid } from './errors';
 import { may, permissions, ROLES, type Permission, type Role } from '@/core/people/permission';
+import { action, query } from './action';
+import { asked } from './asking';
+import { servedFrom, type Database } from './db/client';
+import { listDeeds } from './db/rows/deeds';
+import { log } from './log';
 import { readJson, route } from './route';
 
-const asking: { role: Role } = { role: 'owner' };
-vi.mock('./actor', () => ({
-  currentActor: () => Promise.resolve({ studio: { id: 's', timeZone: 'UTC' }, role: asking.role }),
-}));
-vi.mock('./db/client', () => ({ database: () => ({}) }));
-vi.mock('./log', () => ({ log: { error: vi.fn() } }));
-const { action, query } = await import('./action');
-const { log } = await import('./log');
+let database: Database;
+let studioId: string;
+let signed: Readonly<Record<Role, Signed>>;
+let stopServing: () => void;
+const error = vi.spyOn(log, 'error').mockImplementation(() => undefined);
+beforeAll(async () => {
+  ({ database, studioId } = await aStudio());
+  stopServing = servedFrom(database);
+  const roles = await Promise.all(ROLES.map((role) => signedInAs(database, studioId, role)));
+  signed = Object.fromEntries(roles.map((one) => [one.role, one])) as typeof signed;
+});
+afterAll(() => {
+  stopServing();
+  database.close();
+  error.mockRestore();
+});
+beforeEach(() => error.mockClear());
+
+/** Does something as whoever has signed in, in a role. */
+const as = <T>(role: Role, work: () => T): T => asked(signed[role].asking, work);
 
 const greet = (run: (name: string) => Promise<string>) =>
   action('write-plans', z.strictObject({ name: z.string().min(1, 'write a name') }), ({ input }) =>
@@ -109,36 +128,26 @@ describe('what is written to the log', () => {
 });
 
 describe('who may not', () => {
-  afterEach(() => {
-    asking.role = 'owner';
-  });
-
   it('is told who may, in words, and nothing runs', async () => {
-    asking.role = 'assistant';
     const run = vi.fn(() => Promise.resolve('done'));
-    expect(await greet(run)({ name: 'x' })).toEqual({
-      ok: false,
-      code: 'not-allowed',
-      errors: [{ path: '', message: 'Only the owner and stylists can draft, change and book plans' }],
+    const ask = new Request('http://127.0.0.1/x');
+    const params = { params: Promise.resolve({}) };
+    const routed = (permission: Permission | 'public') =>
+      route(permission, () => Promise.resolve(new Response('done')))(ask, params);
+    await as('assistant', async () => {
+      expect(await greet(run)({ name: 'x' })).toEqual({
+        ok: false,
+        code: 'not-allowed',
+        errors: [{ path: '', message: 'Only the owner and stylists can draft, change and book plans' }],
+      });
+      await expect(query('records', run)).rejects.toMatchObject({ code: 'not-allowed' });
+      const answer = await routed('compute');
+      expect(answer.status).toBe(403);
+      expect(await answer.json()).toMatchObject({ type: 'urn:keen-spiral:not-allowed' });
+      expect(run).not.toHaveBeenCalled();
+      expect((await routed('public')).status).toBe(200);
+      expect(await query('chair', run)).toBe('done');
     });
-    await expect(query('records', run)).rejects.toMatchObject({ code: 'not-allowed' });
-    const answer = await route('compute', () => Promise.resolve(new Response('done')))(
-      new Request('http://127.0.0.1/x'),
-      {
-        params: Promise.resolve({}),
-      },
-    );
-    expect(answer.status).toBe(403);
-    expect(await answer.json()).toMatchObject({ type: 'urn:keen-spiral:not-allowed' });
-    expect(run).not.toHaveBeenCalled();
-    const open = await route('public', () => Promise.resolve(new Response('done')))(
-      new Request('http://127.0.0.1/x'),
-      {
-        params: Promise.resolve({}),
-      },
-    );
-    expect(open.status).toBe(200);
-    expect(await query('chair', run)).toBe('done');
   });
 
   it('is asked of every action and route there is, whoever it is', async () => {
@@ -147,25 +156,26 @@ describe('who may not', () => {
     for (const { name, ask } of found) {
       // A new one without a rule is none of those.
       expect([...Object.keys(permissions), 'public'], name).toContain(ask.permission);
+      if (ask.permission === 'public') continue;
+      const nonsense = () =>
+        ask({ nonsense: true }, { params: Promise.resolve({ id: 'x', file: 'x', table: 'x', key: 'x' }) });
+      const codeOf = (answer: unknown) =>
+        answer instanceof Response ? answer.status : (answer as { code?: string }).code;
       for (const role of ROLES) {
-        asking.role = role;
-        const isPublic = ask.permission === 'public';
-        if (isPublic || may(role, ask.permission as Permission)) continue;
-        const answer = await ask(
-          { nonsense: true },
-          { params: Promise.resolve({ id: 'x', file: 'x', table: 'x', key: 'x' }) },
-        );
-        const code = answer instanceof Response ? answer.status : (answer as { code?: string }).code;
-        expect(code, `${name} as ${role}`).toBe(answer instanceof Response ? 403 : 'not-allowed');
+        if (may(role, ask.permission as Permission)) continue;
+        const answer = await as(role, nonsense);
+        expect(codeOf(answer), `${name} as ${role}`).toBe(answer instanceof Response ? 403 : 'not-allowed');
       }
+      const stranger = await asked(fromNetwork(), nonsense);
+      expect(codeOf(stranger), `${name} as nobody`).toBe(stranger instanceof Response ? 401 : 'sign-in');
     }
-    // What says nothing of anybody is a short list.
+    // What anybody may ask for is a short list.
     expect(
       found
         .filter(({ ask }) => ask.permission === 'public')
         .map(({ name }) => name)
         .sort(),
-    ).toEqual(['app/api/v1/clock/route.ts GET', 'app/api/v1/health/route.ts GET']);
+    ).toEqual(PUBLIC);
   });
 
   it('is never the owner, and every permission is somebody’s', () => {
@@ -176,10 +186,48 @@ describe('who may not', () => {
     }
     expect(Object.keys(permissions).filter((name) => may('assistant', name as Permission))).toEqual([
       'shown-how',
+      'own',
       'chair',
     ]);
   });
+
+  it('may do on a device what the device may at most', async () => {
+    const lent = await signedInAs(database, studioId, 'owner', { name: 'Lent', deviceRole: 'assistant' });
+    const answer = await asked(lent.asking, () => greet((name) => Promise.resolve(name))({ name: 'x' }));
+    expect(answer).toMatchObject({ code: 'not-allowed' });
+  });
 });
+
+describe('who did what', () => {
+  it('is kept with whoever signed in and her device, once for ten minutes of the same', async () => {
+    const { personId, deviceId } = signed.stylist;
+    const changed = action('write-plans', z.object({ planId: z.string() }), () => Promise.resolve({}));
+    for (let i = 0; i < 3; i++) await as('stylist', () => changed({ planId: 'plan-1' }));
+    await as('stylist', () => changed({ planId: 'plan-2' }));
+    await changed({ planId: 'plan-1' });
+    const kept = await listDeeds(database.db, studioId, 9);
+    expect(
+      kept.map(({ personId, deviceId, subjectId }) => ({ personId, deviceId, subjectId })).slice(0, 3),
+    ).toEqual([
+      { personId: null, deviceId: null, subjectId: 'plan-1' },
+      { personId, deviceId, subjectId: 'plan-2' },
+      { personId, deviceId, subjectId: 'plan-1' },
+    ]);
+    expect(kept[1]).toMatchObject({ personName: 'The stylist', kind: 'plan', permission: 'write-plans' });
+  });
+});
+
+/** What anybody may ask for: what says nothing of anybody, and what lets in. */
+const PUBLIC = [
+  'app/api/v1/clock/route.ts GET',
+  'app/api/v1/health/route.ts GET',
+  'app/api/v1/ready/route.ts GET',
+  'places/people/sign-in/actions.ts becomeOwner',
+  'places/people/sign-in/actions.ts pair',
+  'places/people/sign-in/actions.ts signIn',
+  'places/people/sign-in/actions.ts signOut',
+  'places/yours/actions.ts openLink',
+];
 
 type Door = ((...given: unknown[]) => Promise<unknown>) & { permission: string };
 

@@ -17,6 +17,8 @@ export const ERRORS = {
     title: 'This would take too long to work out; ask for fewer draws, fewer sections or a shorter time',
   },
   closing: { status: 503, title: 'The program is being closed or restored; try again in a moment' },
+  'sign-in': { status: 401, title: 'Sign in first' },
+  'too-often': { status: 429, title: 'Too many guesses; wait a little' },
   'not-allowed': { status: 403, title: 'This is not allowed from here' },
   fault: { status: 500, title: 'Something went wrong on our side. Nothing you typed is lost; try again' },
 } as const;

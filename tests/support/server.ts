@@ -80,11 +80,18 @@ export function aNewerBuild(): string {
 }
 
 /** Serves the built app from a database on a port. */
-export async function serve(url: string, port: number, folder = '.'): Promise<Served> {
-  const server = spawn(resolve('node_modules/.bin/next'), ['start', '-H', '127.0.0.1', '-p', String(port)], {
+export async function serve(
+  url: string,
+  port: number,
+  folder = '.',
+  settings: Readonly<Record<string, string>> = {},
+): Promise<Served> {
+  const server = spawn(process.execPath, [join('.next', 'keen-spiral.mjs')], {
     cwd: folder,
     env: {
       ...process.env,
+      PORT: String(port),
+      ...settings,
       DATABASE_URL: url,
       NODE_ENV: 'production',
       TZ: 'UTC',

@@ -7,14 +7,14 @@ import { Look } from '@/ui/theme/look';
 import styles from './layout.module.css';
 
 export default async function PlacesLayout({ children }: { children: ReactNode }) {
-  const { name } = await loadShown();
+  const { name, role, person } = await loadShown();
   return (
     <Look>
       <div className={styles.frame}>
         <a className={styles.skip} href="#work">
           Skip to the work
         </a>
-        <Rail />
+        <Rail role={role} person={person} />
         <main id="work" className={styles.work}>
           <ZoneNotice studio={name} />
           <RefusedAnywhere />

@@ -62,7 +62,7 @@ export function ChairDesk(props: ChairDeskProps) {
         </h1>
         <span role="status" className={styles.waiting}>
           {log.waiting > 0
-            ? `${log.waiting} waiting to be sent${log.isOffline ? ', no connection' : ''}`
+            ? `${log.waiting} waiting to be sent${log.isOffline ? ', no connection' : log.isSignedOut ? ', signed out' : ''}`
             : log.isLooked
               ? 'kept'
               : 'looking…'}
@@ -73,6 +73,12 @@ export function ChairDesk(props: ChairDeskProps) {
         <time>{formatClock(nowMs, clock)}</time>
       </header>
       <StageStrip {...shared} onPrep={() => setDialog('prep')} />
+      {log.isSignedOut && (
+        <p className={styles.notice} role="alert">
+          Nobody is signed in on this device any more. What you tap is kept here; it goes once you{' '}
+          <Link href={`/sign-in?to=${encodeURIComponent(`/chair/${set.id}`)}`}>sign in</Link>.
+        </p>
+      )}
       {set.isCancelled && (
         <p className={styles.notice} role="alert">
           This set was cancelled. What is tapped here is kept with it;{' '}

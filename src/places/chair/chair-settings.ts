@@ -76,3 +76,7 @@ const watch = (listener: () => void) => {
 
 /** How the chair is shown here; other tabs of the device follow. */
 export const useChairSettings = (): ChairSettings => useSyncExternalStore(watch, chairSettings, () => USUAL);
+
+/** Has the hand at this device go by a name. */
+export const goesBy = (name: string): void =>
+  keepChairSettings({ ...chairSettings(), ownName: name.slice(0, MOST_NAME_LETTERS) });

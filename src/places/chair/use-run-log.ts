@@ -9,7 +9,14 @@ import { useChairSettings } from './chair-settings';
 import { ownDeviceId, thisDevice } from './outbox/this-device';
 import { useHeard } from './use-heard';
 
-const NO_NEWS: OutboxNews = { waiting: [], refused: [], kept: [], isDeviceFull: false, isOffline: false };
+const NO_NEWS: OutboxNews = {
+  waiting: [],
+  refused: [],
+  kept: [],
+  isDeviceFull: false,
+  isOffline: false,
+  isSignedOut: false,
+};
 
 /** The log of a set as this device sees it: what the server has, and the taps on their way to it. */
 export function useRunLog(setId: string, sectionCount: number, known: readonly RunEvent[]) {
@@ -92,6 +99,7 @@ export function useRunLog(setId: string, sectionCount: number, known: readonly R
     refused: news.refused.filter(mine),
     isDeviceFull: news.isDeviceFull,
     isOffline: news.isOffline,
+    isSignedOut: news.isSignedOut,
     decide: (refused: readonly RefusedEvent[], choice: 'again' | 'drop') =>
       void thisDevice().decide(refused, choice),
   };

@@ -5,6 +5,11 @@ import { onClockOf } from '@/core/draft/edits';
 import { MODEL_VERSION } from '@/core/plan/forecast';
 import { checkShelf, gramsByProduct } from '@/core/shelf/shelf-check';
 import { action } from '@/server/action';
+import { linkPath } from '@/server/cookies';
+import type { Reader } from '@/server/db/client';
+import { linksOf, makeLink, revokeLink } from '@/server/db/rows/client-links';
+import { phoneOrigin } from '@/server/phone-origin';
+import { digestOf, newToken } from '@/server/secrets';
 import { chooseSchool, findHead } from '@/server/db/rows/heads';
 import {
   createPlan,
@@ -15,11 +20,12 @@ import {
   setPlanStatus,
   type PlanRow,
 } from '@/server/db/rows/plans';
+import { saveOwnWays } from '@/server/db/rows/people';
 import { findSet, setOfPlan } from '@/server/db/rows/sets';
 import { startSet as startSetRow } from '@/server/db/rows/set-commands';
 import { listProducts, countAsUsed } from '@/server/db/rows/shelf';
 import { saveHandUnits as saveHandUnitsRow } from '@/server/db/rows/studios';
-import { AppError } from '@/server/errors';
+import { AppError, invalid } from '@/server/errors';
 import { knownPlan } from '@/server/learning';
 import { inPool } from '@/server/pool';
 import type { Tx } from '@/server/db/client';
@@ -33,6 +39,8 @@ import {
   newPlanInput,
   openFileInput,
   planIdInput,
+  planLinkInput,
+  planLinksInput,
   renamePlanInput,
   savePlanInput,
   schoolInput,
@@ -297,6 +305,52 @@ export const rememberSchool = action('write-heads', schoolInput, async ({ input,
 
 /** Keeps what one pump, dime or teaspoon weighs in this studio. */
 export const saveHandUnits = action('write-shelf', handUnitsInput, async ({ input, actor, database }) => {
-  await database.write((tx) => saveHandUnitsRow(tx, actor.studio.id, input.handUnits));
+  const { studio, person } = actor;
+  const { handUnits } = input;
+  await database.write((tx) =>
+    person
+      ? saveOwnWays(tx, studio.id, person.id, { handUnits })
+      : saveHandUnitsRow(tx, studio.id, handUnits),
+  );
   return { handUnits: input.handUnits };
 });
+
+const givenLinks = async (reader: Reader, studioId: string, planId: string, nowMs: number) =>
+  (await linksOf(reader, studioId, planId, nowMs)).map(({ id, expiresAtMs, lastSeenMs }) => ({
+    id,
+    untilMs: expiresAtMs,
+    lastSeenMs,
+  }));
+
+/** Links to a plan that still open. */
+export const linksOfPlan = action('read', planLinksInput, ({ input, actor, database, nowMs }) =>
+  givenLinks(database.db, actor.studio.id, input.planId, nowMs),
+);
+
+/** Makes a link by which a client reads one plan. Its secret is told once. */
+export const makeClientLink = action(
+  'write-plans',
+  planLinksInput,
+  async ({ input, actor, database, nowMs }) => {
+    const origin = phoneOrigin();
+    if (origin === null) throw invalid('', 'let phones in first: Studio, Phones and people');
+    const token = newToken();
+    const { id: studioId } = actor.studio;
+    const link = await database.write((tx) => makeLink(tx, studioId, input.planId, digestOf(token), nowMs));
+    return {
+      link: `${origin}${linkPath(link.id)}#${token}`,
+      given: await givenLinks(database.db, studioId, input.planId, nowMs),
+    };
+  },
+);
+
+/** Takes a link back: it opens nothing any more. */
+export const revokeClientLink = action(
+  'write-plans',
+  planLinkInput,
+  async ({ input, actor, database, nowMs }) => {
+    const { id: studioId } = actor.studio;
+    await database.write((tx) => revokeLink(tx, studioId, input.linkId, nowMs));
+    return givenLinks(database.db, studioId, input.planId, nowMs);
+  },
+);

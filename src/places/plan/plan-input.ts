@@ -44,3 +44,6 @@ export const schoolInput = z
 export const handUnitsInput = z.strictObject({
   handUnits: z.partialRecord(z.enum(HAND_UNIT_IDS), bounded('what one weighs', 0.05, 30, 'g')),
 });
+
+export const planLinksInput = z.strictObject({ planId: id });
+export const planLinkInput = z.strictObject({ planId: id, linkId: id });

@@ -195,7 +195,7 @@ export const loadPrinted = (id: string) =>
 
 /** Where a plan leads now: to its set once it was begun, else to the plan; null when both are gone. */
 export const whereToOpen = (id: string) =>
-  query('read', async ({ actor, database }) => {
+  query('chair', async ({ actor, database }) => {
     const set = await setOfPlan(database.db, actor.studio.id, id);
     if (set) return set.takenDownAtMs === null ? `/chair/${set.id}` : `/sets/${set.id}`;
     return (await findPlan(database.db, actor.studio.id, id)) ? `/plan/${id}` : null;

@@ -5,14 +5,16 @@ import { z } from 'zod';
 import { USUAL_DISPLAY } from '@/core/formats/display';
 import { readDisplay } from '@/core/formats/read-display';
 import { action } from '@/server/action';
+import { requireComputer } from '@/server/actor-who';
 import { restore } from '@/server/db/backup';
 import { whileClosed } from '@/server/db/client';
+import { saveOwnWays } from '@/server/db/rows/people';
 import { carryPlans } from '@/server/db/rows/plans';
 import {
   asideStudio,
   calendarKeyOf,
   changeStudio,
-  currentStudio,
+  findStudio,
   saveDisplay,
   saveStudio as saveStudioRow,
 } from '@/server/db/rows/studios';
@@ -27,7 +29,7 @@ import { copyInput, ownStudioInput, saveStudioInput, unitsInput } from './studio
 /** Keeps the card of the studio, unless another tab kept another one meanwhile. */
 export const saveStudio = action('studio', saveStudioInput, async ({ input, actor, database, nowMs }) => {
   await database.write(async (tx) => {
-    const studio = await currentStudio(tx);
+    const studio = await findStudio(tx, actor.studio.id);
     if (!studio) throw new AppError('not-found');
     const { name, timeZone, currency, display, hand, trimWeeks } = studio;
     const now = { name, timeZone, currency, display: readDisplay(display), hand, trimWeeks };
@@ -40,17 +42,24 @@ export const saveStudio = action('studio', saveStudioInput, async ({ input, acto
   return input.card;
 });
 
-/** Keeps which units lengths, weights and warmth are shown in. */
-export const keepUnits = action('studio', unitsInput, async ({ input, actor, database }) => {
-  await database.write((tx) => saveDisplay(tx, actor.studio.id, input));
+/** Keeps which units lengths, weights and warmth are shown in: to whoever signed in, or in the studio. */
+export const keepUnits = action('own', unitsInput, async ({ input, actor, database }) => {
+  const { studio, person } = actor;
+  await database.write((tx) =>
+    person ? saveOwnWays(tx, studio.id, person.id, { display: input }) : saveDisplay(tx, studio.id, input),
+  );
   return input;
 });
 
 /** Takes a copy of everything now. */
-export const takeCopy = action('studio', z.strictObject({}), async ({ nowMs }) => takeCopyNow(nowMs));
+export const takeCopy = action('studio', z.strictObject({}), async ({ nowMs }) => {
+  requireComputer();
+  return takeCopyNow(nowMs);
+});
 
 /** Puts a copy back in the place of the database; what was there is kept beside it. */
 export const restoreCopy = action('studio', copyInput, async ({ input, nowMs }) => {
+  requireComputer();
   const copy = listCopies().find(({ name }) => name === input.name);
   if (!copy) throw invalid('name', 'this copy is not there any more');
   const aside = await whileClosed(() =>
@@ -65,6 +74,7 @@ export const restoreCopy = action('studio', copyInput, async ({ input, nowMs }) 
 
 /** Puts the demo aside and starts a studio of one's own. */
 export const startOwnStudio = action('studio', ownStudioInput, async ({ input, actor, database, nowMs }) => {
+  requireComputer();
   await database.write((tx) =>
     changeStudio(
       tx,
@@ -79,6 +89,7 @@ export const startOwnStudio = action('studio', ownStudioInput, async ({ input, a
 
 /** Goes back to the studio that was put aside; the present one is put aside in its turn. */
 export const bringBackStudio = action('studio', z.strictObject({}), async ({ actor, database, nowMs }) => {
+  requireComputer();
   await database.write(async (tx) => {
     const aside = await asideStudio(tx);
     if (!aside) throw invalid('', 'no studio is put aside');

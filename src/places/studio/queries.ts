@@ -6,11 +6,12 @@ import { clockOf, readDisplay } from '@/core/formats/read-display';
 import { DUE_WORDS } from '@/core/care/due';
 import { localMs } from '@/core/schedule/local-time';
 import { query } from '@/server/action';
+import { asking } from '@/server/asking';
 import { careOfHeads } from '@/server/care';
 import { syncCalendar } from '@/server/db/rows/care';
 import { listOpenPlans } from '@/server/db/rows/plans';
 import { fileOf } from '@/server/db/backup';
-import { asideStudio } from '@/server/db/rows/studios';
+import { asideStudio, findStudio } from '@/server/db/rows/studios';
 import { copiesFolder, listCopies } from '@/server/db/scheduled-backups';
 import { env } from '@/server/env';
 
@@ -21,8 +22,10 @@ export const loadShown = () =>
       name: actor.studio.name,
       timeZone: actor.studio.timeZone,
       display: readDisplay(actor.studio.display),
+      role: actor.role,
+      person: actor.person && { name: actor.person.name, colour: actor.person.colour },
     }),
-  ).catch(() => ({ name: '', timeZone: 'UTC', display: USUAL_DISPLAY }));
+  ).catch(() => ({ name: '', timeZone: 'UTC', display: USUAL_DISPLAY, role: null, person: null }));
 
 function fileFacts() {
   const file = fileOf(env.databaseUrl);
@@ -37,15 +40,19 @@ function fileFacts() {
 /** The studio, its data and the copies of it. */
 export const loadStudio = () =>
   query('studio', async ({ actor, database }) => {
-    const { name, timeZone, currency, display, hand, trimWeeks, isDemo, calendarKey } = actor.studio;
-    const aside = await asideStudio(database.db);
+    // As it is kept: whoever signed in may see it with ways of her own.
+    const studio = (await findStudio(database.db, actor.studio.id)) ?? actor.studio;
+    const { name, timeZone, currency, display, hand, trimWeeks, isDemo, calendarKey } = studio;
+    const isHere = asking().door === 'computer';
+    const aside = isHere ? await asideStudio(database.db) : undefined;
     return {
       card: { name, timeZone, currency, display: readDisplay(display), hand, trimWeeks },
       calendarKey,
       isDemo,
       aside: aside ? { name: aside.name, isDemo: aside.isDemo } : null,
-      file: fileFacts(),
-      copies: listCopies(),
+      isHere,
+      file: isHere ? fileFacts() : null,
+      copies: isHere ? listCopies() : [],
       clock: clockOf(actor.studio),
     };
   });

@@ -53,7 +53,7 @@ export const saveWearDay = action('write-wear', saveWearDayInput, async (call) =
       tx,
       call.actor.studio.id,
       setId,
-      { ...entry, day, half, revision, ratedBy: by || null, source: 'studio' },
+      { ...entry, day, half, revision, ratedBy: by || call.actor.person?.name || null, source: 'studio' },
       call.nowMs,
     ),
   );
@@ -194,7 +194,13 @@ export const takeHomeDiaryIn = action('write-wear', homeDiaryInput, async (call)
   const taken = days.filter(({ fate }) => fates[fate].isTaken);
   await call.database.write(async (tx) => {
     for (const { day, half, entry, revision, fate } of taken) {
-      const row = { ...entry!, day: day!, half, ratedBy: by || null, source: 'take-home' as const };
+      const row = {
+        ...entry!,
+        day: day!,
+        half,
+        ratedBy: by || call.actor.person?.name || null,
+        source: 'take-home' as const,
+      };
       if (fate === 'earlier') await saveEarlierDay(tx, studioId, setId, row, call.nowMs);
       else await saveWearDayRow(tx, studioId, setId, { ...row, revision }, call.nowMs);
     }

@@ -98,6 +98,18 @@ export function database(): Database {
 }
 
 /**
+ * Has the server work with a database that is open already, as a test does.
+ *
+ * @returns what ends that
+ */
+export function servedFrom(open: Database): () => void {
+  holder.keenSpiralDatabase = open;
+  return () => {
+    delete holder.keenSpiralDatabase;
+  };
+}
+
+/**
  * Closes the server's database, does something with its file, and opens it again. Writes that were begun are finished
  * first; who asks meanwhile is told to come back.
  */
@@ -112,4 +124,14 @@ export async function whileClosed<T>(work: () => Promise<T>): Promise<T> {
   } finally {
     holder.keenSpiralIsClosed = false;
   }
+}
+
+/** Ends the server's database: writes that were begun are finished, and what was written is put through to the file. */
+export async function closeWell(): Promise<void> {
+  const open = holder.keenSpiralDatabase;
+  if (!open) return;
+  await open.write(() => Promise.resolve()).catch(() => undefined);
+  if (env.databaseUrl.startsWith('file:'))
+    await open.client.execute('pragma wal_checkpoint(truncate)').catch(() => undefined);
+  open.close();
 }

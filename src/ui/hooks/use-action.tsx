@@ -13,6 +13,21 @@ const OFFLINE: readonly FieldError[] = [
   { path: '', message: 'No connection. Nothing you entered is lost; try again' },
 ];
 
+/** What a field shows that is wrong, or a hint where nothing is. */
+export const errorAt = (errors: readonly FieldError[], path: string, hint?: string) => {
+  const error = errors.find((one) => one.path === path);
+  return { error: error !== undefined, helperText: error ? sentence(error.message) : hint };
+};
+
+const alertOf = (errors: readonly FieldError[]): ReactNode =>
+  errors.length > 0 ? (
+    <Alert severity="warning">
+      {errors.map(({ path, message }) => (
+        <div key={`${path}/${message}`}>{sentence(message)}</div>
+      ))}
+    </Alert>
+  ) : null;
+
 /**
  * Runs an action of the server. While it is on its way a second press does nothing; whatever happens to the connection,
  * the button comes back. It answers what the server did, or null where nothing was heard of it.
@@ -41,13 +56,9 @@ export function useAction() {
     }
   }, []);
 
-  const problem: ReactNode =
-    errors.length > 0 ? (
-      <Alert severity="warning">
-        {errors.map(({ path, message }) => (
-          <div key={`${path}/${message}`}>{sentence(message)}</div>
-        ))}
-      </Alert>
-    ) : null;
-  return { run, isBusy, errors, problem };
+  const problem = alertOf(errors);
+  /** The same without what stands beside its field already. */
+  const problemBut = (...paths: readonly string[]) =>
+    alertOf(errors.filter(({ path }) => !paths.includes(path)));
+  return { run, isBusy, errors, problem, problemBut };
 }

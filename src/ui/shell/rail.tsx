@@ -1,6 +1,8 @@
 'use client';
 import { useColorScheme } from '@mui/material/styles';
 import Link from 'next/link';
+import type { Role } from '@/core/people/permission';
+import { PersonMark } from '../people/person-mark';
 import { usePathname } from 'next/navigation';
 import {
   ChairIcon,
@@ -31,7 +33,15 @@ const ICONS = {
 };
 
 /** Navigation: a rail beside the work, a bar under it on a phone. */
-export function Rail() {
+export function Rail({
+  role,
+  person,
+}: {
+  /** What whoever looks may do here; null where nobody knows. */
+  role: Role | null;
+  /** Who signed in; null at the computer. */
+  person: { readonly name: string; readonly colour: number } | null;
+}) {
   const path = usePathname();
   const { units, setUnits } = useUnits();
   const { mode, systemMode, setMode } = useColorScheme();
@@ -39,11 +49,11 @@ export function Rail() {
   const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
   return (
     <nav className={styles.rail} aria-label="Places">
-      <Link href="/" className={styles.mark} aria-label="Keen Spiral, today">
+      <Link href={role === 'assistant' ? '/chair' : '/'} className={styles.mark} aria-label="Keen Spiral">
         <MarkIcon />
       </Link>
       <ul className={styles.places}>
-        {PLACES.map(({ href, label, icon }) => {
+        {PLACES.filter(({ isForAll }) => isForAll || role !== 'assistant').map(({ href, label, icon }) => {
           const PlaceIcon = ICONS[icon];
           return (
             <li key={href}>
@@ -64,14 +74,26 @@ export function Rail() {
         >
           {units.length}
         </button>
-        <Link
-          href="/studio"
-          className={styles.setting}
-          aria-label="Studio"
-          aria-current={isHere('/studio') ? 'page' : undefined}
-        >
-          <StudioIcon width={20} height={20} />
-        </Link>
+        {person && (
+          <Link
+            href="/me"
+            className={styles.setting}
+            aria-label={`${person.name}: you`}
+            aria-current={isHere('/me') ? 'page' : undefined}
+          >
+            <PersonMark colour={person.colour} />
+          </Link>
+        )}
+        {role === 'owner' && (
+          <Link
+            href="/studio"
+            className={styles.setting}
+            aria-label="Studio"
+            aria-current={isHere('/studio') ? 'page' : undefined}
+          >
+            <StudioIcon width={20} height={20} />
+          </Link>
+        )}
         <button
           type="button"
           className={styles.setting}

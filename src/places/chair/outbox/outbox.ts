@@ -9,7 +9,7 @@ export type Sent =
   /** Nothing of this batch will ever be taken. */
   | { readonly kind: 'refused'; readonly message: string }
   /** No answer, or one that says to come back: everything stays as it is. */
-  | { readonly kind: 'later' };
+  | { readonly kind: 'later'; readonly isSignedOut?: boolean };
 
 export type Send = (setId: string, deviceId: string, events: readonly QueuedEvent[]) => Promise<Sent>;
 
@@ -22,6 +22,8 @@ export interface OutboxNews {
   /** The device cannot write: what waits is held in memory only and is gone with the page. */
   readonly isDeviceFull: boolean;
   readonly isOffline: boolean;
+  /** The server answers, and wants somebody to sign in first. */
+  readonly isSignedOut: boolean;
 }
 
 export interface Outbox {
@@ -58,6 +60,7 @@ export function createOutbox(
   /** Of those, what the server would not take. */
   let unwrittenRefused: RefusedEvent[] = [];
   let isOffline = false;
+  let isSignedOut = false;
   let waitMs = FIRST_WAIT_MS;
   let isFlushing = false;
   let again = false;
@@ -71,6 +74,7 @@ export function createOutbox(
     kept,
     isDeviceFull: unwritten.length > 0,
     isOffline,
+    isSignedOut,
   });
   const tell = async (kept: OutboxNews['kept'] = []) => {
     const news = await newsWith(kept);
@@ -95,8 +99,9 @@ export function createOutbox(
     const batch = waiting.filter(({ setId }) => setId === first.setId).slice(0, most);
     const deviceId = await store.deviceId().catch(() => 'unwritten');
     const sent = await send(first.setId, deviceId, batch).catch((): Sent => ({ kind: 'later' }));
+    isSignedOut = sent.kind === 'later' && sent.isSignedOut === true;
     if (sent.kind === 'later') {
-      isOffline = true;
+      isOffline = !isSignedOut;
       await tell();
       return false;
     }
@@ -191,5 +196,5 @@ export async function readAnswer(response: Response): Promise<Sent> {
     return { kind: 'refused', message: 'this set is not here any more; it may have been deleted' };
   if (response.status === 422 || response.status === 413 || response.status === 400)
     return { kind: 'refused', message: 'the server did not understand this' };
-  return { kind: 'later' };
+  return { kind: 'later', isSignedOut: response.status === 401 };
 }

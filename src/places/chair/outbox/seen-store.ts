@@ -61,4 +61,12 @@ export const seenStore = {
       // A full or closed storage: the page goes on with what it has.
     }
   },
+  /** Forgets everything that was seen. */
+  async forget(): Promise<void> {
+    try {
+      await (await db()).clear('sets');
+    } catch {
+      // Where nothing can be kept, nothing is.
+    }
+  },
 };

@@ -4,6 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import { PAPERS, type PaperId } from '@/core/sheet/mark';
 import { ChoiceList } from '@/ui/fields/choice-list';
+import { ClientLinks } from './client-links';
 import styles from './sheet-dialog.module.css';
 
 const PAPER_IDS = Object.keys(PAPERS) as PaperId[];
@@ -41,6 +42,7 @@ export function SheetDialog({ planId, onClose }: { planId: string; onClose: () =
             Brief and forecast, JSON
           </Button>
           <p>Either can be opened again under Plan.</p>
+          <ClientLinks planId={planId} />
           <Button onClick={onClose}>Leave</Button>
         </div>
         <div className={styles.preview}>

@@ -24,6 +24,8 @@ import { moveWearDays } from './wear';
 /** Where a batch of events comes from, and when it came. */
 export interface Arrival {
   readonly deviceId: string;
+  /** Whoever signed in on it, by name; left out where nobody has to. */
+  readonly by?: string | undefined;
   /** How far the server's clock is ahead of the device's, ms. */
   readonly offsetMs: number;
   readonly nowMs: number;
@@ -277,7 +279,8 @@ export async function addEvents(
       verdicts.push({ id: named.success ? named.data.id : '', kept: false, message });
       continue;
     }
-    const event = parsed.data;
+    // Taps that waited are those of who tapped, not of who signed in since.
+    const event = { ...parsed.data, by: parsed.data.by ?? arrival.by ?? null };
     const before = known.find(({ id }) => id === event.id);
     if (before) {
       verdicts.push({ id: event.id, kept: true, sequence: before.sequence ?? 0, atMs: before.atMs });

@@ -20,6 +20,10 @@ export const currentStudio = async (reader: Reader): Promise<Studio | undefined>
       .limit(1)
   )[0];
 
+/** A studio as it is kept, whoever looks at it. */
+export const findStudio = async (reader: Reader, studioId: string): Promise<Studio | undefined> =>
+  (await reader.select().from(studios).where(eq(studios.id, studioId)))[0];
+
 /** The studio that was put aside last, or undefined. */
 export const asideStudio = async (reader: Reader): Promise<Studio | undefined> =>
   (
@@ -57,6 +61,11 @@ export interface StudioCard {
 /** Keeps the card of a studio. */
 export const saveStudio = async (tx: Tx, studioId: string, card: StudioCard): Promise<void> => {
   await tx.update(studios).set(card).where(eq(studios.id, studioId));
+};
+
+/** Keeps how tightly hair is worked in a studio. */
+export const saveHand = async (tx: Tx, studioId: string, hand: HandId): Promise<void> => {
+  await tx.update(studios).set({ hand }).where(eq(studios.id, studioId));
 };
 
 /** Changes some of how things are shown. */

@@ -6,6 +6,7 @@ export * from './head-merges';
 export * from './heads';
 export * from './imports';
 export * from './mixes';
+export * from './people';
 export * from './photos';
 export * from './plans';
 export * from './products';

@@ -3,8 +3,10 @@ import { loadPrinted } from '@/places/plan/queries';
 import { composeSheet } from '@/places/plan/sheet/compose';
 import { qrModules } from '@/core/sheet/qr-modules';
 import { sheetWords } from '@/places/plan/sheet/sheet-content';
+import { asking } from '@/server/asking';
 import { AppError } from '@/server/errors';
 import { flatHead, type PrintedState } from '@/server/flat-head';
+import { phoneOrigin } from '@/server/phone-origin';
 import { route } from '@/server/route';
 import { measure } from '@/server/sheet/fonts';
 import { sheetPdf } from '@/server/sheet/pdf';
@@ -25,27 +27,25 @@ const PRINTED: readonly PrintedState[] = [
   { state: { kind: 'worn', day: 0, reach: 'likely' }, words: 'First day' },
 ];
 
-async function sheetOf(printed: Printed, paper: PaperId, request: Request, id: string) {
+async function sheetOf(printed: Printed, paper: PaperId, id: string) {
   const answer = answerOf(printed);
-  const url = new URL(request.url);
-  const host = request.headers.get('host') ?? url.host;
   return composeSheet(
     sheetWords({ ...printed, answer }),
     { sections: answer.drawn, partPath: answer.partPath },
     await flatHead(printed.content.brief, null, PRINTED, printed.units),
-    qrModules(`${url.protocol}//${host}/open/${id}`),
+    qrModules(`${phoneOrigin() ?? asking().origin}/open/${id}`),
     paper,
     measure,
   );
 }
 
-const pdf = (paper: PaperId) => async (printed: Printed, request: Request, id: string) => ({
+const pdf = (paper: PaperId) => async (printed: Printed, id: string) => ({
   type: 'application/pdf',
-  body: Buffer.from(await sheetPdf(await sheetOf(printed, paper, request, id), printed.printedAtMs)),
+  body: Buffer.from(await sheetPdf(await sheetOf(printed, paper, id), printed.printedAtMs)),
 });
-const svg = (paper: PaperId) => async (printed: Printed, request: Request, id: string) => ({
+const svg = (paper: PaperId) => async (printed: Printed, id: string) => ({
   type: 'image/svg+xml',
-  body: sheetSvg(await sheetOf(printed, paper, request, id)),
+  body: sheetSvg(await sheetOf(printed, paper, id)),
 });
 
 /** What a plan can be had as. Add a form by adding it here. */
@@ -54,7 +54,6 @@ const FORMS: Readonly<
     string,
     (
       printed: Printed,
-      request: Request,
       id: string,
     ) => Promise<{ type: string; body: BodyInit }> | { type: string; body: BodyInit }
   >
@@ -78,12 +77,12 @@ const fileName = (title: string, file: string) =>
       .toLowerCase() || 'plan'
   }-${file}`;
 
-export const GET = route<{ id: string; file: string }>('read', async (request, { id, file }) => {
+export const GET = route<{ id: string; file: string }>('read', async (_, { id, file }) => {
   // Only what is listed: “constructor” and its kin are names of every object, not of a form.
   const form = Object.hasOwn(FORMS, file) ? FORMS[file] : undefined;
   const printed = form && (await loadPrinted(id));
   if (!printed) throw new AppError('not-found');
-  const { type, body } = await form(printed, request, id);
+  const { type, body } = await form(printed, id);
   return new Response(body, {
     headers: {
       'content-type': type,

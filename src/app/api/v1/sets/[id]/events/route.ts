@@ -24,7 +24,10 @@ export const POST = route<{ id: string }>('chair', async (request, { id }) => {
   const answer = await query('chair', async ({ actor, database, nowMs }): Promise<SetEventsAnswer> => {
     const { id: studioId, timeZone } = actor.studio;
     const verdicts = await database.write((tx) =>
-      addEvents(tx, studioId, id, events, { deviceId, offsetMs, nowMs, timeZone }),
+      addEvents(tx, studioId, id, events, {
+        ...{ deviceId, offsetMs, nowMs, timeZone },
+        by: actor.person?.name,
+      }),
     );
     tellSet(id);
     if (concernsTakedown(events)) await keepTakenDown(database, studioId, id);

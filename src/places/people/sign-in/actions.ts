@@ -1,0 +1,121 @@
+'use server';
+import { z } from 'zod';
+import { newPassphrase, newPin } from '@/core/people/secret';
+import { action, openAction } from '@/server/action';
+import { askingDevice } from '@/server/actor';
+import { asking } from '@/server/asking';
+import { dropSession, keepDevice, keepSession } from '@/server/cookies';
+import type { Database } from '@/server/db/client';
+import {
+  beginSession,
+  countGuess,
+  endSessionsOn,
+  forgetGuesses,
+  pairDevice,
+  wrongSecret,
+} from '@/server/db/rows/devices';
+import { addPerson, findOwner, findPerson, saveOwnWays, setSecret } from '@/server/db/rows/people';
+import { saveHand } from '@/server/db/rows/studios';
+import { AppError, invalid } from '@/server/errors';
+import { digestOf, hashSecret, isSecret, newToken } from '@/server/secrets';
+import { becomeOwnerInput, ownHandInput, ownSecretInput, pairInput, signInInput } from './sign-in-input';
+
+/** Pairs the device that asks, by a code of the owner's. */
+export const pair = openAction(pairInput, async ({ input, database, nowMs }) => {
+  const key = `pair/${asking().from}`;
+  await database.write((tx) => countGuess(tx, key, nowMs));
+  const token = newToken();
+  const device = await database.write((tx) =>
+    pairDevice(tx, digestOf(input.code), { name: input.name, tokenHash: digestOf(token) }, nowMs),
+  );
+  if (!device)
+    throw invalid(
+      'code',
+      'this code pairs nothing: it was used, is older than two minutes, or has a slip in it',
+    );
+  await database.write((tx) => forgetGuesses(tx, key));
+  await keepDevice(token);
+  return { name: device.name };
+});
+
+/** The device that asks. */
+async function paired() {
+  const found = await askingDevice();
+  if (!found) throw invalid('', 'this device is not paired any more; ask the owner for a code');
+  return found;
+}
+
+async function begin(
+  { write }: Database,
+  studioId: string,
+  personId: string,
+  deviceId: string,
+  nowMs: number,
+) {
+  const token = newToken();
+  await write((tx) => beginSession(tx, studioId, { personId, deviceId, tokenHash: digestOf(token) }, nowMs));
+  await keepSession(token);
+}
+
+/** Signs somebody in on a paired device. The guess is counted before it is looked at. */
+export const signIn = openAction(signInInput, async ({ input, database, nowMs }) => {
+  const { device, studio } = await paired();
+  const person = await findPerson(database.db, studio.id, input.personId);
+  if (!person) throw invalid('personId', 'she may not come in any more; choose somebody else');
+  const key = `${device.id}/${person.id}`;
+  await database.write((tx) => countGuess(tx, key, nowMs));
+  const isRight = person.secretHash !== null && (await isSecret(input.secret, person.secretHash));
+  if (!isRight) throw wrongSecret(person.role === 'owner' ? 'passphrase' : 'PIN');
+  await database.write((tx) => forgetGuesses(tx, key));
+  await begin(database, studio.id, person.id, device.id, nowMs);
+  return { name: person.name };
+});
+
+/** The first owner of a studio whose computer nobody sits at: on a device that was paired for her. */
+export const becomeOwner = openAction(becomeOwnerInput, async ({ input, database, nowMs }) => {
+  const { device, studio } = await paired();
+  if (device.role !== 'owner') throw new AppError('not-allowed');
+  const secretHash = await hashSecret(input.secret);
+  const personId = await database.write(async (tx) => {
+    if (await findOwner(tx, studio.id)) throw new AppError('conflict');
+    return addPerson(tx, studio.id, { name: input.name, role: 'owner', colour: 0, secretHash }, nowMs);
+  });
+  await begin(database, studio.id, personId, device.id, nowMs);
+  return { name: input.name };
+});
+
+/** Signs out whoever is signed in on this device. */
+export const signOut = openAction(z.strictObject({}), async ({ database, nowMs }) => {
+  const found = await askingDevice();
+  if (found) await database.write((tx) => endSessionsOn(tx, found.studio.id, found.device.id, nowMs));
+  await dropSession();
+  return {};
+});
+
+/** Changes one's own PIN or passphrase; whoever knows the one before may. */
+export const changeOwnSecret = action('own', ownSecretInput, async ({ input, actor, database, nowMs }) => {
+  const { person, device, studio } = actor;
+  if (!person || !device) throw invalid('', 'nobody signs in at this computer');
+  const read = (person.role === 'owner' ? newPassphrase : newPin).safeParse(input.secret);
+  if (!read.success) throw invalid('secret', read.error.issues[0]!.message);
+  const key = `${device.id}/${person.id}`;
+  await database.write((tx) => countGuess(tx, key, nowMs));
+  if (person.secretHash === null || !(await isSecret(input.before, person.secretHash)))
+    throw invalid('before', 'this is not the one you have now');
+  const secretHash = await hashSecret(input.secret);
+  await database.write(async (tx) => {
+    await forgetGuesses(tx, key);
+    await setSecret(tx, studio.id, person.id, secretHash, nowMs);
+  });
+  await begin(database, studio.id, person.id, device.id, nowMs);
+  return {};
+});
+
+/** Keeps how tightly somebody works: of whoever signed in, or of the studio. */
+export const keepHand = action('own', ownHandInput, async ({ input, actor, database }) => {
+  const { studio, person } = actor;
+  await database.write((tx) =>
+    person ? saveOwnWays(tx, studio.id, person.id, input) : saveHand(tx, studio.id, input.hand),
+  );
+  return input;
+});
