@@ -7,7 +7,7 @@ const config: NextConfig = {
   // Types are checked once, by `npm run types`, over the tests too.
   typescript: { ignoreBuildErrors: true },
   serverExternalPackages: ['pino', '@libsql/client', 'libsql', 'piscina', 'exifr'],
-  experimental: { serverActions: { bodySizeLimit: '256kb' } },
+  experimental: { authInterrupts: true, serverActions: { bodySizeLimit: '256kb' } },
   // A drawing on its own, such as a plan sheet, has no page that would name the icon.
   rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
 };

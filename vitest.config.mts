@@ -22,6 +22,8 @@ export default defineConfig({
             'tests/golden/**/*.test.ts',
           ],
           environment: 'node',
+          // Which next.config.ts switches on where pages are built.
+          env: { __NEXT_EXPERIMENTAL_AUTH_INTERRUPTS: 'true' },
           setupFiles: ['tests/support/laws.ts'],
           // Files of a worker share its modules: each puts back what it stubs. A third of the time is saved.
           isolate: false,

@@ -5,10 +5,6 @@ import { EmptyState } from '@/ui/feedback/empty-state';
 /** What is said of a failure that has words of its own, by its code. */
 const WORDS: Readonly<Record<string, readonly [title: string, text: string]>> = {
   unreadable: ['This cannot be read any more', `${ERRORS.unreadable.title}: see Studio.`],
-  'not-allowed': [
-    'This is not yours to see',
-    'Whoever signed in here, or this device, may do less than this page shows. The owner can change that in Studio.',
-  ],
   closing: ['Back in a moment', `${ERRORS.closing.title}.`],
 };
 const OTHERWISE = [

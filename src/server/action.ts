@@ -1,4 +1,4 @@
-import { redirect, unstable_rethrow } from 'next/navigation';
+import { forbidden, redirect, unstable_rethrow } from 'next/navigation';
 import type { z } from 'zod';
 import { fieldErrors, type FieldError } from '@/core/formats/field-error';
 import { isNoted, type Permission } from '@/core/people/permission';
@@ -94,10 +94,10 @@ export function openAction<S extends z.ZodType, T>(
 
 /** Where somebody signs in, and from where she goes on to where she was. */
 function signInPath(): string {
-  const { pathname, searchParams } = new URL(asking().path, 'http://x');
-  searchParams.delete('_rsc');
-  const search = searchParams.toString();
-  return `/sign-in?to=${encodeURIComponent(search ? `${pathname}?${search}` : pathname)}`;
+  const [path = '/', search = ''] = asking().path.split('?', 2);
+  const params = new URLSearchParams(search);
+  params.delete('_rsc');
+  return `/sign-in?to=${encodeURIComponent(params.size > 0 ? `${path}?${params.toString()}` : path)}`;
 }
 
 /**
@@ -110,6 +110,7 @@ export async function query<T>(permission: Permission, run: (call: Call) => Prom
   } catch (thrown) {
     unstable_rethrow(thrown);
     if (thrown instanceof AppError && thrown.code === 'sign-in') redirect(signInPath());
+    if (thrown instanceof AppError && thrown.code === 'not-allowed') forbidden();
     if (thrown instanceof AppError) throw thrown;
     log.error({ code: errorCodeOf(thrown) }, 'page failed');
     throw new AppError('fault');

@@ -10,6 +10,8 @@ const isSet = z
 const schema = z
   .object({
     DATABASE_URL: z.string().min(1).default('file:./data/keen-spiral.db'),
+    /** What a database on a server asks for. */
+    DATABASE_TOKEN: z.string().default(''),
     LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
     NODE_ENV: z.string().default('development'),
     /** Further host names the server answers to, comma-separated, beside 127.0.0.1 and localhost. */
@@ -48,6 +50,9 @@ if (!parsed.success) {
 /** The settings, read once at start. The only place that looks at the environment. */
 export const env = {
   databaseUrl: parsed.data.DATABASE_URL,
+  databaseToken: parsed.data.DATABASE_TOKEN,
+  /** Whether other processes may write to the database meanwhile. */
+  isShared: !parsed.data.DATABASE_URL.startsWith('file:'),
   logLevel: parsed.data.LOG_LEVEL,
   copyEveryMin: parsed.data.COPY_EVERY_MIN,
   host: parsed.data.HOST,

@@ -53,14 +53,15 @@ export async function hashSecret(secret: string): Promise<string> {
   return ['scrypt', COST.N, COST.r, COST.p, salt.toString('base64url'), key.toString('base64url')].join('$');
 }
 
+/** How what is kept of a secret is written: its cost, its salt, its key. */
+const KEPT = /^scrypt\$(\d{1,7})\$(\d{1,2})\$(\d{1,2})\$([\w-]+)\$([\w-]+)$/;
+
 /** Whether a secret is the one that was kept. */
 export async function isSecret(secret: string, kept: string): Promise<boolean> {
-  const [, N, r, p, salt = '', key = ''] = kept.split('$');
-  const derived = await derive(secret, Buffer.from(salt, 'base64url'), {
-    N: Number(N),
-    r: Number(r),
-    p: Number(p),
-  });
+  const [, N, r, p, salt, key] = KEPT.exec(kept) ?? [];
+  if (!salt || !key) return false;
+  const cost = { N: Number(N), r: Number(r), p: Number(p) };
+  const derived = await derive(secret, Buffer.from(salt, 'base64url'), cost);
   const wanted = Buffer.from(key, 'base64url');
   return wanted.length === derived.length && timingSafeEqual(wanted, derived);
 }

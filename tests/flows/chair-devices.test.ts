@@ -3,6 +3,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
+import { isDone } from '../support/chair';
 import { letHoursPass } from '../support/clock';
 import { choose, fill, press, see, seeGone, textOf, touch, pressInDialog } from '../support/hands';
 import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
@@ -56,15 +57,6 @@ const chair = async (page: Page) => {
   await page.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });
   await isAwake(page);
 };
-const isDone = (page: Page, section: number, isIt = true) =>
-  page.waitForFunction(
-    (number, wanted) =>
-      (document.querySelector(`[data-section="${number}"]`)?.getAttribute('data-state') === 'done') ===
-      wanted,
-    {},
-    section,
-    isIt,
-  );
 const labelOf = (page: Page, section: number) =>
   page.$eval(`[data-section="${section}"]`, (one) => one.getAttribute('aria-label') ?? '');
 const isKept = (page: Page) =>

@@ -3,11 +3,15 @@ import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 const CHROMIUM = '/usr/bin/chromium';
 
 /** Headless Chromium that talks to nobody but the page under test. */
-export const launchBrowser = (): Promise<Browser> =>
+export const launchBrowser = (
+  own: { readonly env?: NodeJS.ProcessEnv; readonly args?: readonly string[] } = {},
+): Promise<Browser> =>
   puppeteer.launch({
     executablePath: CHROMIUM,
     headless: true,
+    ...(own.env ? { env: own.env } : {}),
     args: [
+      ...(own.args ?? []),
       '--no-sandbox',
       '--disable-gpu',
       '--disable-quic',

@@ -4,7 +4,10 @@ import { DEVICE_COOKIE, SESSION_COOKIE } from '@/server/cookies';
 import type { Database } from '@/server/db/client';
 import { beginSession, makeCode, pairDevice } from '@/server/db/rows/devices';
 import { addPerson } from '@/server/db/rows/people';
+import { createPlan } from '@/server/db/rows/plans';
 import { digestOf, newToken } from '@/server/secrets';
+import { aBrief } from './briefs';
+import { aHead, NOON } from './studio';
 
 /** Somebody who signed in on a device of her own. */
 export interface Signed {
@@ -43,12 +46,7 @@ export async function signedInAs(
       { name: `${name}’s phone`, tokenHash: digestOf(device) },
       nowMs,
     );
-    await beginSession(
-      tx,
-      studioId,
-      { personId, deviceId: paired!.id, tokenHash: digestOf(session) },
-      nowMs,
-    );
+    await beginSession(tx, studioId, { personId, deviceId: paired!.id, tokenHash: digestOf(session) }, nowMs);
     return {
       role,
       personId,
@@ -56,4 +54,18 @@ export async function signedInAs(
       asking: fromNetwork({ [DEVICE_COOKIE]: device, [SESSION_COOKIE]: session }),
     };
   });
+}
+
+/** A plan of a new head. */
+export async function aPlan(database: Database, studioId: string): Promise<string> {
+  const head = await aHead(database, studioId);
+  const content = {
+    title: 'A plan',
+    brief: aBrief(),
+    layerProductIds: [] as string[],
+    status: 'draft',
+  } as const;
+  return database.write((tx) =>
+    createPlan(tx, studioId, { ...content, headId: head.id, measurementId: head.measurement.id }, NOON),
+  );
 }

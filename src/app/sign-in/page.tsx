@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { loadSignIn } from '@/places/people/sign-in/queries';
-import { ownPath, SignInPage } from '@/places/people/sign-in/sign-in-page';
+import { ownPath } from '@/core/people/own-path';
+import { SignInPage } from '@/places/people/sign-in/sign-in-page';
 
 export const metadata: Metadata = { title: 'Sign in' };
 

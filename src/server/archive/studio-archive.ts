@@ -38,6 +38,7 @@ import { AppError } from '../errors';
 import type { Database, Reader, Tx } from '../db/client';
 import {
   careLog,
+  deeds,
   dryers,
   faultFindings,
   headMeasurements,
@@ -45,6 +46,7 @@ import {
   heads,
   mixes,
   outcomes,
+  people,
   photoMeasures,
   photos,
   plans,
@@ -84,6 +86,8 @@ const TABLES = {
   takeHomeDiaries,
   studioLearning,
   faultFindings,
+  people,
+  deeds,
 } as const satisfies Record<string, SQLiteTable>;
 
 type TableName = keyof typeof TABLES;
@@ -99,7 +103,11 @@ const LATER_TABLES: readonly TableName[] = [
   'takeHomeDiaries',
   'studioLearning',
   'faultFindings',
+  'people',
+  'deeds',
 ];
+/** What stays in the studio: its scope, and what PINs can be guessed by. Devices are paired anew elsewhere. */
+const KEPT_BACK: readonly string[] = ['studioId', 'secretHash'];
 const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 /** Letters of any one text: far above what a form takes. */
@@ -181,6 +189,9 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   done: dayDone,
   weather: dayWeather,
   visibleCm: visibleLengths,
+  // Of a person: what is left out is as in the studio.
+  display: z.record(z.string().max(40), z.union([z.string().max(40), z.number()])),
+  handUnits: z.record(z.string().max(40), z.number().min(0).max(1000)),
   entry: dayEntry,
   recalled,
   fitted: fittedSpreads,
@@ -221,7 +232,7 @@ const rowSchema = (table: SQLiteTable) =>
   z.strictObject(
     Object.fromEntries(
       Object.entries(getTableColumns(table))
-        .filter(([name]) => name !== 'studioId')
+        .filter(([name]) => !KEPT_BACK.includes(name))
         .map(([name, column]) => [name, columnSchema(name, column)]),
     ),
   );
@@ -301,7 +312,7 @@ const rowsOf = async (reader: Reader, table: SQLiteTable, studioId: string) => {
   return rows.map((row) =>
     Object.fromEntries(
       Object.entries(row)
-        .filter(([name]) => name !== 'studioId')
+        .filter(([name]) => !KEPT_BACK.includes(name))
         .map(([name, value]) => [name, ArrayBuffer.isView(value) ? textOf(value) : value]),
     ),
   );

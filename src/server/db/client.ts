@@ -5,6 +5,7 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { env } from '../env';
 import { AppError } from '../errors';
+import { isRemote, underLease, withRepeatedReads, writeOnce } from './remote';
 import * as schema from './schema';
 
 /** Reads, outside a transaction. */
@@ -25,20 +26,22 @@ export interface Database {
 const MIGRATIONS = join(process.cwd(), 'drizzle');
 
 /**
- * Opens a database. SQLite writers in one process do not wait for each other, so every write goes through
- * one promise queue; `timeout` covers writers in other processes (a `pragma busy_timeout` would reach one
- * pooled connection only).
+ * Opens a database: a file, or a server of libSQL. SQLite writers in one process do not wait for each other, so every
+ * write goes through one promise queue; `timeout` covers writers in other processes (a `pragma busy_timeout` would reach
+ * one pooled connection only). A server puts the writers of several processes in order itself.
  */
 export function openDatabase(url: string): Database {
   if (url.startsWith('file:')) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
-  const client = createClient({ url, timeout: 5000 });
+  const client = isRemote(url)
+    ? withRepeatedReads(createClient({ url, ...(env.databaseToken ? { authToken: env.databaseToken } : {}) }))
+    : createClient({ url, timeout: 5000 });
   const db = drizzle(client, { schema });
   let last: Promise<unknown> = Promise.resolve();
   return {
     db,
     client,
     write: (work) => {
-      const next = last.then(() => db.transaction(work));
+      const next = last.then(() => (isRemote(url) ? writeOnce(db, work) : db.transaction(work)));
       last = next.catch(() => undefined);
       return next;
     },
@@ -72,6 +75,11 @@ export async function migrateDatabase(
   nowMs: number,
 ): Promise<string | null> {
   const { client, db } = database;
+  const migrations = () => migrate(db, { migrationsFolder: MIGRATIONS });
+  if (isRemote(url)) {
+    await underLease(client, 'migrations', migrations);
+    return null;
+  }
   let copy: string | null = null;
   if (url.startsWith('file:')) {
     await client.execute('pragma journal_mode = WAL');
@@ -81,7 +89,7 @@ export async function migrateDatabase(
     }
   }
   await client.execute('pragma foreign_keys = on');
-  await migrate(db, { migrationsFolder: MIGRATIONS });
+  await migrations();
   return copy;
 }
 

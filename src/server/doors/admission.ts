@@ -89,5 +89,5 @@ export function isOurs(told: Told): boolean {
   const origin = header('origin');
   if (origin === null) return !isForeign;
   // The scheme too: what is served in the clear under this name is somebody else's.
-  return origin.toLowerCase() === `${new URL(asking.origin).protocol}//${host}`;
+  return origin.toLowerCase() === `${asking.origin.split('://')[0]}://${host}`;
 }

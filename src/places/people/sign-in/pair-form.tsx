@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { pair } from './actions';
-import { deviceName } from './device-name';
+import { deviceName } from '@/core/people/device-name';
 import styles from './sign-in.module.css';
 
 /** Pairs this device: by the code that its camera read, or by one that is typed. */

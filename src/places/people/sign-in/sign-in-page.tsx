@@ -6,10 +6,6 @@ import type { loadSignIn } from './queries';
 import { SignInForm } from './sign-in-form';
 import styles from './sign-in.module.css';
 
-/** Only a path of this program: an address of elsewhere, however it is written, leads to Today. */
-export const ownPath = (to: string | undefined): string =>
-  to !== undefined && /^\/(?![/\\])/.test(to) && !to.startsWith('/sign-in') ? to : '/';
-
 /** Who signs in on this device. */
 export function SignInPage({ loaded, to }: { loaded: Awaited<ReturnType<typeof loadSignIn>>; to: string }) {
   if (loaded.kind === 'computer')

@@ -14,16 +14,21 @@ import {
   tap,
   PRODUCT,
 } from '../../../../tests/support/studio';
+import { signedInAs, type Signed } from '../../../../tests/support/people';
 import { BLANK } from '../../../../tests/support/simulated-studio';
 import { USUAL_DISPLAY } from '@/core/formats/display';
 import type { PhotoMeasure } from '@/core/diary/photo-measure';
 import type { TakenDown } from '@/core/plan/as-taken-down';
 import type { Database, Tx } from '../client';
 import * as care from './care';
+import * as clientLinks from './client-links';
+import * as deeds from './deeds';
+import * as devices from './devices';
 import * as diaries from './diaries';
 import * as evidence from './evidence';
 import * as heads from './heads';
 import * as imports from './imports';
+import * as people from './people';
 import * as photos from './photos';
 import * as plans from './plans';
 import * as setLog from './set-log';
@@ -50,6 +55,8 @@ interface Theirs {
   readonly productId: string;
   readonly toolId: string;
   readonly dryerId: string;
+  readonly signed: Signed;
+  readonly linkId: string;
   readonly mix: NonNullable<Awaited<ReturnType<typeof shelf.findMix>>>;
 }
 
@@ -146,7 +153,12 @@ beforeAll(async () => {
       NOON,
     ),
   );
+  const signed = await signedInAs(database, studioId, 'stylist', { nowMs: NOON });
+  await signedInAs(database, studioId, 'owner', { nowMs: NOON });
+  await write((tx) => deeds.noteDeed(tx, studioId, { person: null, device: null }, 'studio', null, NOON));
+  const linkId = (await write((tx) => clientLinks.makeLink(tx, studioId, planId, 'hash', NOON))).id;
   theirs = {
+    signed, linkId,
     headId: head.id, secondHeadId: second.id, planId, setId, photoId, measureId: measure!.id, careId, diaryId, importId, cancelledId, mergeId, productId, toolId, dryerId,
     mix: (await shelf.findMix(database.db, studioId, mixId))!,
   }; // prettier-ignore
@@ -200,6 +212,8 @@ const READS: Record<string, () => Promise<unknown>> = {
   findPlan: () => plans.findPlan(database.db, otherId, theirs.planId),
   eventsOf: () => setLog.eventsOf(database.db, otherId, theirs.setId),
   eventsAfter: () => setLog.eventsAfter(database.db, otherId, theirs.setId, 0).catch(() => null),
+  lastPlace: async () =>
+    [await setLog.lastPlace(database.db, otherId, theirs.setId)].filter((last) => last > 0),
   listSets: () => sets.listSets(database.db, otherId, 'all', theirs.headId),
   pageOfSets: async () =>
     (await sets.pageOfSets(database.db, otherId, { ...asked, stage: 'all', order: 'newest' })).rows,
@@ -218,6 +232,13 @@ const READS: Record<string, () => Promise<unknown>> = {
   touchedSince: () => evidence.touchedSince(database.db, otherId, 0),
   faultsOf: async () => [...(await evidence.faultsOf(database.db, otherId))],
   ratedTwice: () => evidence.ratedTwice(database.db, otherId),
+  listPeople: () => people.listPeople(database.db, otherId),
+  findPerson: async () => (await people.findPerson(database.db, otherId, theirs.signed.personId)) ?? null,
+  findOwner: async () => (await people.findOwner(database.db, otherId)) ?? null,
+  listDevices: () => devices.listDevices(database.db, otherId),
+  signedIn: async () => [...(await devices.signedIn(database.db, otherId, NOON))],
+  listDeeds: () => deeds.listDeeds(database.db, otherId, 9),
+  linksOf: () => clientLinks.linksOf(database.db, otherId, theirs.planId, NOON),
   enteredDays: async () => [...(await wear.enteredDays(database.db, otherId, [theirs.setId]))],
 };
 
@@ -333,12 +354,52 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   lastTouched: (tx) => evidence.lastTouched(tx, otherId),
   learningSettings: (tx) => evidence.learningSettings(tx, otherId),
   keepLearningSettings: (tx) => evidence.keepLearningSettings(tx, otherId, { noticeable: 2 }),
+  addPerson: (tx) =>
+    people.addPerson(tx, otherId, { name: 'X', role: 'owner', colour: 0, secretHash: 'x' }, NOON),
+  changePerson: (tx) =>
+    people.changePerson(
+      tx,
+      otherId,
+      theirs.signed.personId,
+      { name: 'Mine now', role: 'owner', colour: 1, secretHash: 'x' },
+      NOON,
+    ),
+  revokePerson: (tx) => people.revokePerson(tx, otherId, theirs.signed.personId, NOON),
+  setSecret: (tx) => people.setSecret(tx, otherId, theirs.signed.personId, 'x', NOON),
+  saveOwnWays: (tx) => people.saveOwnWays(tx, otherId, theirs.signed.personId, { hand: 'firm' }),
+  saveHand: (tx) => studios.saveHand(tx, otherId, 'firm'),
+  makeCode: (tx) => devices.makeCode(tx, otherId, { role: 'owner', tokenHash: 'x', typedHash: 'y' }, NOON),
+  revokeDevice: (tx) => devices.revokeDevice(tx, otherId, theirs.signed.deviceId, NOON),
+  beginSession: (tx) => {
+    const { personId, deviceId } = theirs.signed;
+    return devices.beginSession(tx, otherId, { personId, deviceId, tokenHash: 'z' }, NOON);
+  },
+  endSessionsOn: (tx) => devices.endSessionsOn(tx, otherId, theirs.signed.deviceId, NOON),
+  noteSeen: (tx) => devices.noteSeen(tx, otherId, theirs.signed.deviceId, NOON + 9),
+  noteDeed: (tx) => deeds.noteDeed(tx, otherId, { person: null, device: null }, 'studio', null, NOON + 1),
+  makeLink: (tx) => clientLinks.makeLink(tx, otherId, theirs.planId, 'x', NOON),
+  revokeLink: (tx) => clientLinks.revokeLink(tx, otherId, theirs.linkId, NOON),
+  noteOpened: async (tx) => {
+    const [link] = await clientLinks.linksOf(tx, studioId, theirs.planId, NOON);
+    await clientLinks.noteOpened(tx, otherId, link!, NOON + 9);
+  },
   findWearDay: (tx) => wear.findWearDay(tx, otherId, theirs.setId, 0, 'whole'),
   moveWearDays: (tx) => wear.moveWearDays(tx, otherId, theirs.setId, NOON, NOON - 86_400_000, 'UTC'),
 };
 
 /** Not about the rows of one studio. */
 const OF_NO_STUDIO = [
+  // By a secret, which is of one studio.
+  'pairDevice',
+  'deviceBy',
+  'signedInBy',
+  'linkBy',
+  'isSeenLater',
+  'countGuess',
+  'forgetGuesses',
+  'letGuessAgain',
+  'wrongSecret',
+  'findStudio',
   'calendarKeyOf',
   'beginImport',
   'columnsOf',
@@ -355,10 +416,14 @@ describe('in another studio', () => {
   it('every row function is tried', () => {
     const all = [
       care,
+      clientLinks,
+      deeds,
+      devices,
       diaries,
       evidence,
       heads,
       imports,
+      people,
       photos,
       plans,
       setLog,

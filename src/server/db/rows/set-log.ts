@@ -397,3 +397,12 @@ export async function correctStart(
     .set({ startedAtMs })
     .where(and(eq(sets.studioId, studioId), eq(sets.id, setId)));
 }
+
+/** The last place in the log of a set; 0 while nothing is in it. */
+export async function lastPlace(reader: Reader, studioId: string, setId: string): Promise<number> {
+  const [row] = await reader
+    .select({ last: max(setEvents.sequence) })
+    .from(setEvents)
+    .where(and(eq(setEvents.studioId, studioId), eq(setEvents.setId, setId)));
+  return row?.last ?? 0;
+}

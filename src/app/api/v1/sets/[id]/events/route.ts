@@ -8,7 +8,8 @@ import {
   type SetEventsPage,
 } from '@/core/run/set-events';
 import { query } from '@/server/action';
-import { addEvents, eventsAfter } from '@/server/db/rows/set-log';
+import { env } from '@/server/env';
+import { addEvents, eventsAfter, lastPlace } from '@/server/db/rows/set-log';
 import { areStreamsFull, eventStream } from '@/server/event-stream';
 import { followSet, readOnce, tellSet } from '@/server/live';
 import { AppError } from '@/server/errors';
@@ -68,11 +69,12 @@ export const GET = route<{ id: string }>('chair', async (request, { id }) => {
   if (request.headers.get('accept')?.includes('text/event-stream')) {
     if (isStopping()) throw new AppError('closing');
     if (areStreamsFull()) throw new AppError('busy');
+    const place = () => query('chair', ({ actor, database: { db } }) => lastPlace(db, actor.studio.id, id));
     return eventStream(
       asked.data.after,
       async (place) =>
         (await readAfter(place)).map((one) => ({ sequence: one.sequence, data: one satisfies HeardEvent })),
-      (hear) => followSet(id, hear),
+      (hear) => followSet(id, hear, env.isShared ? place : null),
       request.signal,
     );
   }
