@@ -3,7 +3,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database } from '@/server/db/client';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
-import { isDone } from '../support/chair';
+import { isAwake, isDone, isKept } from '../support/chair';
 import { letHoursPass } from '../support/clock';
 import { choose, fill, press, see, seeGone, textOf, touch, pressInDialog } from '../support/hands';
 import { aDatabase, aNewerBuild, freePort, serve } from '../support/server';
@@ -40,27 +40,12 @@ afterAll(async () => {
   if (made) rmSync(made.folder, { recursive: true, force: true });
 });
 
-/** Waits until the chair stands and hears keys. */
-const isAwake = (page: Page) =>
-  page.waitForFunction(() => {
-    const button = document.querySelector('section[aria-label="Now"] button');
-    // What waits on the device is looked at by the same pass that begins to hear keys.
-    const status = document.querySelector('[role="status"]')?.textContent;
-    return (
-      button !== null &&
-      Object.keys(button).some((key) => key.startsWith('__reactProps')) &&
-      status !== undefined &&
-      !['', 'looking…'].includes(status)
-    );
-  });
 const chair = async (page: Page) => {
   await page.goto(`${server.origin}/chair/${setId}`, { waitUntil: 'load' });
   await isAwake(page);
 };
 const labelOf = (page: Page, section: number) =>
   page.$eval(`[data-section="${section}"]`, (one) => one.getAttribute('aria-label') ?? '');
-const isKept = (page: Page) =>
-  page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'kept');
 const doneRows = async () =>
   (
     await made.database.client.execute({

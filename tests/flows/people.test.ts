@@ -6,7 +6,7 @@ import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fingerprintOf, issue } from '@/server/doors/certificates';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
-import { isDone } from '../support/chair';
+import { isAwake, isDone, isKept } from '../support/chair';
 import { fill, press, pressInDialog, see, seeGone } from '../support/hands';
 import { startLan, type LanServer } from '../support/lan';
 
@@ -100,10 +100,6 @@ async function signIn(page: Page, name: string, secret: string) {
 }
 
 const left = (page: Page) => page.waitForFunction(() => location.pathname !== '/sign-in');
-const isAwake = (page: Page) =>
-  page.waitForFunction(() =>
-    [...document.querySelectorAll('[role="status"]')].some(({ textContent }) => textContent === 'kept'),
-  );
 const done = async () =>
   (
     await lan.database.client.execute({
@@ -192,7 +188,6 @@ describe('an assistant', () => {
     expect(tablet.url()).toBe(`${lan.origin}/pair`);
     await fill(tablet, 'What this device is called', 'Tablet two');
     await press(tablet, 'Pair this device');
-    await see(tablet, 'Who is it?').catch(() => undefined);
     await see(tablet, 'Ilo');
     await signIn(tablet, 'Ilo', '1111');
     await see(tablet, 'This is not the PIN');
@@ -225,10 +220,9 @@ describe('an assistant', () => {
     await tablet.goto(`${lan.origin}/open/${planId}`, { waitUntil: 'load' });
     expect(new URL(tablet.url()).pathname).toBe(`/chair/${setId}`);
     await Promise.all([isAwake(owner), isAwake(tablet)]);
-    await tablet.keyboard.press('Space');
+    await press(tablet, 'Section done');
     await isDone(owner, 1);
-    await owner.bringToFront();
-    await owner.keyboard.press('Space');
+    await press(owner, 'Section done Space');
     await isDone(tablet, 2);
     expect((await done()).map(({ by_name }) => by_name)).toEqual(['Ilo', null]);
   });
@@ -239,8 +233,7 @@ describe('an assistant', () => {
     await press(owner, 'Let Tablet two in no more');
     await pressInDialog(owner, 'Let it in no more');
     await seeGone(owner, 'Ilo signed in');
-    await tablet.bringToFront();
-    await tablet.keyboard.press('Space');
+    await press(tablet, 'Section done');
     await see(tablet, 'Nobody is signed in on this device any more');
     expect(await done()).toHaveLength(2);
     await tablet.goto(`${lan.origin}/chair`, { waitUntil: 'networkidle2' });
@@ -255,7 +248,7 @@ describe('an assistant', () => {
     await signIn(tablet, 'Ilo', '7391');
     await left(tablet);
     await tablet.goto(`${lan.origin}/chair/${setId}`, { waitUntil: 'load' });
-    await isAwake(tablet);
+    await isKept(tablet);
     expect((await done()).map(({ by_name }) => by_name)).toEqual(['Ilo', null, 'Ilo']);
   });
 
@@ -269,10 +262,10 @@ describe('an assistant', () => {
     await tablet.reload({ waitUntil: 'load' });
     await tablet.waitForSelector('section[aria-label="Now"] button');
     await isDone(tablet, 3);
-    await tablet.keyboard.press('Space');
+    await press(tablet, 'Section done');
     await see(tablet, 'waiting to be sent');
     await lan.again();
-    await isAwake(tablet);
+    await isKept(tablet);
     expect(await done()).toHaveLength(4);
   });
 

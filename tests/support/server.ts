@@ -102,11 +102,10 @@ export async function serve(
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,
   });
-  const signalAll = (signal: NodeJS.Signals) => {
-    if (server.pid && server.exitCode === null && server.signalCode === null)
-      process.kill(-server.pid, signal);
+  const isOver = () => server.exitCode !== null || server.signalCode !== null;
+  const kill = () => {
+    if (server.pid && !isOver()) process.kill(-server.pid, 'SIGKILL');
   };
-  const kill = () => signalAll('SIGTERM');
   // A script that fails must not leave its server behind.
   process.once('exit', kill);
   const origin = `http://127.0.0.1:${port}`;
@@ -114,9 +113,12 @@ export async function serve(
   return {
     origin,
     end: async (signal) => {
-      const gone = new Promise((ended) => server.once('exit', ended));
       process.off('exit', kill);
-      signalAll(signal);
+      if (isOver()) return;
+      const gone = new Promise((ended) => server.once('exit', ended));
+      // Asked to stop is the program itself; killed is all that it began.
+      if (signal === 'SIGKILL') kill();
+      else server.kill(signal);
       await gone;
     },
   };

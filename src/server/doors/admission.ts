@@ -11,7 +11,7 @@ export interface Door {
   readonly alwaysSignIn: boolean;
   /** Whether a proxy stands before it, which tells where requests come from. */
   readonly isBehindProxy: boolean;
-  /** Names it may be called by beside those of this computer for itself. */
+  /** Names it may be called by; at a door in the clear also those of this computer for itself. */
   readonly names: () => readonly string[];
 }
 
@@ -50,7 +50,7 @@ export function admit(request: Pick<IncomingMessage, 'headers' | 'url' | 'socket
   return {
     door: isComputer ? 'computer' : 'network',
     origin: `${scheme}://${(headers.host ?? '').toLowerCase()}`,
-    names: [...(door.isOfComputer ? OWN_NAMES : []), ...door.names()],
+    names: [...(door.scheme === 'http' ? OWN_NAMES : []), ...door.names()],
     path: request.url ?? '/',
     cookies: parse(headers.cookie ?? ''),
     from,

@@ -27,27 +27,32 @@ function giveUp(thrown: unknown): never {
 /** Where what belongs to this computer is kept: beside its database, or under `data` where that is elsewhere. */
 const folder = join(dirname(fileOf(env.databaseUrl) ?? './data/x'), 'network');
 
+let end = () => Promise.resolve();
+let isAsked = false;
+/** Heard from the first moment on: whoever stops a program that is only starting means it too. */
+const stop = () => {
+  if (isAsked) return;
+  isAsked = true;
+  setTimeout(() => process.exit(1), PATIENCE_MS).unref();
+  void end()
+    .then(closeWell)
+    .then(() => process.exit(0));
+};
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);
+
 try {
   const app = next({ dev: false, dir: process.cwd() });
   await app.prepare();
   const answer = app.getRequestHandler();
   const doors = await openDoors((request, response) => void answer(request, response), folder);
+  end = doors.close;
   setDoors(doors);
   const { origin, offer } = doors.state();
   // eslint-disable-next-line no-console
   console.log(
     `Keen Spiral is at http://${env.host}:${env.port}${origin ? `, for phones at ${origin}; trust at ${offer}` : ''}`,
   );
-
-  const stop = () => {
-    setTimeout(() => process.exit(1), PATIENCE_MS).unref();
-    void doors
-      .close()
-      .then(closeWell)
-      .then(() => process.exit(0));
-  };
-  process.once('SIGTERM', stop);
-  process.once('SIGINT', stop);
 } catch (thrown) {
   giveUp(thrown);
 }

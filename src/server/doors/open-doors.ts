@@ -104,8 +104,6 @@ export async function openDoors(
       answer,
     ),
   );
-  await listen(near, env.port, env.host);
-
   const seen: Seen = { name: ownName(), addresses: ownAddresses(), isNameKnown: false };
   let open: Open | null = null;
   let network = readNetwork(folder);
@@ -211,6 +209,11 @@ export async function openDoors(
     await begin();
     await look();
   }
+  // Last: once it answers, everything stands.
+  await listen(near, env.port, env.host).catch(async (thrown: unknown) => {
+    await end();
+    throw thrown;
+  });
   const timer = setInterval(lookAgain, LOOK_EVERY_MS);
   timer.unref();
   process.on('SIGHUP', () => {

@@ -8,6 +8,8 @@ import {
   type SetEventsPage,
 } from '@/core/run/set-events';
 import { query } from '@/server/action';
+import { actorWho } from '@/server/actor-who';
+import { database } from '@/server/db/client';
 import { env } from '@/server/env';
 import { addEvents, eventsAfter, lastPlace } from '@/server/db/rows/set-log';
 import { areStreamsFull, eventStream } from '@/server/event-stream';
@@ -69,7 +71,9 @@ export const GET = route<{ id: string }>('chair', async (request, { id }) => {
   if (request.headers.get('accept')?.includes('text/event-stream')) {
     if (isStopping()) throw new AppError('closing');
     if (areStreamsFull()) throw new AppError('busy');
-    const place = () => query('chair', ({ actor, database: { db } }) => lastPlace(db, actor.studio.id, id));
+    // Asked for all who follow this set here, whoever of them may come in a moment later.
+    const { id: studioId } = (await actorWho('chair')).studio;
+    const place = () => lastPlace(database().db, studioId, id);
     return eventStream(
       asked.data.after,
       async (place) =>
