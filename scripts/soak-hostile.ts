@@ -173,7 +173,10 @@ function attack(): Promise<void> {
     const sent = (isNear ? request : secureRequest)(options, (answer) => {
       const status = answer.statusCode ?? 0;
       count(String(status));
-      if (status >= 500 && status !== 503) faults.push(`${status} ${method} ${path.slice(0, 120)}`);
+      if (status >= 500 && status !== 503)
+        faults.push(
+          `${status} ${method} ${path.slice(0, 120)} ${JSON.stringify({ ...options.headers, cookie: undefined })}`,
+        );
       // A stream of events has no end of its own.
       if (String(answer.headers['content-type']).includes('event-stream')) sent.destroy();
       answer.resume();

@@ -113,6 +113,9 @@ describe('every route', () => {
     await expect(readJson(post('x'.repeat(256 * 1024 + 1)))).rejects.toMatchObject({ code: 'too-large' });
     await expect(readJson(post('{"a":'))).rejects.toMatchObject({ code: 'broken-json' });
     await expect(readJson(post(''))).rejects.toThrow('the body is empty');
+    const nested = (depth: number) => `${'['.repeat(depth)}${']'.repeat(depth)}`;
+    await expect(readJson(post(nested(40)))).resolves.toBeDefined();
+    await expect(readJson(post(nested(9000)))).rejects.toThrow('deeper than 40 levels');
   });
 });
 
@@ -221,6 +224,10 @@ describe('who did what', () => {
 
 /** What anybody may ask for: what says nothing of anybody, and what lets in. */
 const PUBLIC = [
+  'app/api/[...rest]/route.ts DELETE',
+  'app/api/[...rest]/route.ts GET',
+  'app/api/[...rest]/route.ts POST',
+  'app/api/[...rest]/route.ts PUT',
   'app/api/v1/clock/route.ts GET',
   'app/api/v1/health/route.ts GET',
   'app/api/v1/ready/route.ts GET',

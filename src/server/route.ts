@@ -82,6 +82,15 @@ export async function readBody(
   return Buffer.concat(chunks);
 }
 
+/** How deep anything in a body may lie: far deeper than a plan. */
+const DEEPEST = 40;
+
+/** Whether something lies deeper in a value than so many levels; told without going there. */
+function isDeeper(value: unknown, levels: number): boolean {
+  if (typeof value !== 'object' || value === null) return false;
+  return levels === 0 || Object.values(value).some((part) => isDeeper(part, levels - 1));
+}
+
 /**
  * Reads a JSON body of at most 256 KiB.
  *
@@ -89,6 +98,15 @@ export async function readBody(
  */
 export async function readJson(request: Request): Promise<unknown> {
   const body = await readBody(request, MAX_BODY);
+  const told = parsed(body);
+  if (isDeeper(told, DEEPEST))
+    throw new AppError('broken-json', [
+      { path: '', message: `the body is nested deeper than ${DEEPEST} levels` },
+    ]);
+  return told;
+}
+
+function parsed(body: Buffer): unknown {
   try {
     return JSON.parse(body.toString('utf8')) as unknown;
   } catch (cause) {

@@ -346,7 +346,7 @@ describe('a client', () => {
     const answers = await page.evaluate(
       async (id) =>
         Promise.all(
-          ['/', '/heads', `/chair/${id}`, `/api/v1/sets/${id}/events`, '/api/v1/plans/x'].map(
+          ['/', '/heads', `/chair/${id}`, `/api/v1/sets/${id}/events`, '/api/v1/photos/x'].map(
             async (path) => {
               const answer = await fetch(path);
               return `${answer.status} ${new URL(answer.url).pathname}`;

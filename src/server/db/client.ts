@@ -1,19 +1,15 @@
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { env } from '../env';
 import { AppError } from '../errors';
+import type { Db, Reader, Tx } from './handle';
 import { isRemote, underLease, withRepeatedReads, writeOnce } from './remote';
 import * as schema from './schema';
 
-/** Reads, outside a transaction. */
-export type Db = LibSQLDatabase<typeof schema>;
-/** Inside one write transaction. */
-export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-/** Anything that can read. */
-export type Reader = Db | Tx;
+export type { Db, Reader, Tx };
 
 /** An open database: `db` for reads, `write` for one queued transaction at a time. */
 export interface Database {

@@ -2,7 +2,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import type { Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { AppError } from '../errors';
-import type { Db, Tx } from './client';
+import type { Db, Tx } from './handle';
 import { newId } from './id';
 
 /** Whether a database is a server, reached over the network. */

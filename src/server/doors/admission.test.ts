@@ -87,6 +87,30 @@ describe('the door that a request comes through', () => {
     expect(headers).toEqual({ host: '127.0.0.1:3000', accept: 'text/html', 'x-forwarded-proto': 'https' });
   });
 
+  it('takes out a tree of pages that is none, and leaves one as the framework writes it', () => {
+    const left = (tree: string) =>
+      (coming({ 'next-router-state-tree': tree }, NEAR).headers as IncomingHttpHeaders)[
+        'next-router-state-tree'
+      ];
+    const fine = encodeURIComponent(
+      JSON.stringify([
+        '',
+        { children: ['plan', { children: [['id', 'x', 'd', null], {}] }] },
+        null,
+        null,
+        true,
+      ]),
+    );
+    expect(left(fine)).toBe(fine);
+    for (const broken of ['x', '%zz', '%5B%22%22%5D', '{}', '[1,{}]', '["",{"children":["a"]}]', ''])
+      expect(left(broken), broken).toBeUndefined();
+    fc.assert(
+      fc.property(fc.json(), (json) => {
+        expect(['undefined', 'string']).toContain(typeof left(encodeURIComponent(json)));
+      }),
+    );
+  });
+
   it('reads cookies, and whatever else is sent as one', () => {
     expect(coming({ cookie: '__Host-device=abc; other=%zz; =; ;' }, FAR).asking.cookies).toMatchObject({
       '__Host-device': 'abc',

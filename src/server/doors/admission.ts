@@ -34,6 +34,34 @@ const lastForwarded = (headers: IncomingHttpHeaders): string | undefined =>
 /** Host name without its port, lower case. */
 export const hostName = (host: string): string => host.replace(/:\d+$/, '').toLowerCase();
 
+/** What the framework tells itself of the page that is open, as it writes it: a segment, what is in it, and more. */
+function isRouterTree(told: unknown): boolean {
+  if (!Array.isArray(told) || told.length < 2) return false;
+  const [segment, within] = told as unknown[];
+  const isSegment =
+    typeof segment === 'string' ||
+    (Array.isArray(segment) &&
+      segment.length >= 3 &&
+      segment.slice(0, 3).every((part) => typeof part === 'string'));
+  return (
+    isSegment && typeof within === 'object' && within !== null && Object.values(within).every(isRouterTree)
+  );
+}
+
+const ROUTER_TREE = 'next-router-state-tree';
+
+/** Takes out what the framework would stumble over where it is not as it wrote it: the page is then made whole. */
+function dropBrokenTree(headers: IncomingHttpHeaders): void {
+  const told = headers[ROUTER_TREE];
+  if (told === undefined) return;
+  try {
+    if (isRouterTree(JSON.parse(decodeURIComponent(String(told))))) return;
+  } catch {
+    // No tree at all.
+  }
+  delete headers[ROUTER_TREE];
+}
+
 /**
  * How a request came in. Takes out of its headers what only this program may say, and what would name another host or
  * scheme than its own.
@@ -44,6 +72,7 @@ export function admit(request: Pick<IncomingMessage, 'headers' | 'url' | 'socket
     (door.isBehindProxy ? lastForwarded(headers) : undefined) ?? request.socket.remoteAddress ?? '';
   const isComputer = door.isOfComputer && !door.alwaysSignIn && !door.isBehindProxy && !isForwarded(headers);
   for (const name of Object.keys(headers)) if (OURS.test(name)) delete headers[name];
+  dropBrokenTree(headers);
   // Behind a proxy the browser speaks HTTPS to the proxy: what is said in the clear here is said at home.
   const scheme = door.isBehindProxy ? 'https' : door.scheme;
   headers['x-forwarded-proto'] = scheme;

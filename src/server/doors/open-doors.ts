@@ -1,4 +1,4 @@
-import { createServer, type RequestListener, type Server } from 'node:http';
+import { createServer, type IncomingMessage, type RequestListener, type Server } from 'node:http';
 import { createServer as createSecureServer, type Server as SecureServer } from 'node:https';
 import { asked } from '../asking';
 import { env } from '../env';
@@ -30,6 +30,17 @@ const TOO_MANY = JSON.stringify({
   status: 429,
 });
 
+const METHODS: readonly string[] = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS'];
+/** What names an action of a page: nothing else is posted to one. */
+const ACTION = /^[0-9a-f]{40,44}$/;
+
+/** Whether a request is of a kind that any page or address here takes. */
+const isTaken = ({ method = '', url = '', headers }: IncomingMessage): boolean =>
+  METHODS.includes(method) &&
+  (url.startsWith('/api/') ||
+    ['GET', 'HEAD', 'OPTIONS'].includes(method) ||
+    (method === 'POST' && ACTION.test(String(headers['next-action']))));
+
 /** The files of the program need no limit: they are kept by who fetches them. */
 const isFile = (url: string | undefined) => url?.startsWith('/_next/static/') ?? false;
 
@@ -37,6 +48,16 @@ const isFile = (url: string | undefined) => url?.startsWith('/_next/static/') ??
 function listener(door: Door, answer: RequestListener): RequestListener {
   const isLet = rateLimit();
   return (request, response) => {
+    // Who hangs up in the middle is no fault.
+    request.on('error', () => undefined);
+    if (!request.headers.host) {
+      response.writeHead(400, { connection: 'close' }).end();
+      return;
+    }
+    if (!isTaken(request)) {
+      response.writeHead(405, { allow: METHODS.join(', '), connection: 'close' }).end();
+      return;
+    }
     const asking = admit(request, door);
     if (asking.door === 'network' && !isFile(request.url) && !isLet(asking.from, Date.now())) {
       response.writeHead(429, { 'content-type': 'application/problem+json', 'retry-after': '5' });

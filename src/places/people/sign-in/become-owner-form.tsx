@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { becomeOwner } from './actions';
+import { openAnew } from '@/ui/shell/open-anew';
 import styles from './sign-in.module.css';
 
 /** The first owner of a studio whose computer nobody sits at. */
@@ -18,7 +19,7 @@ export function BecomeOwnerForm() {
         event.preventDefault();
         void run(
           () => becomeOwner({ name, secret }),
-          () => location.assign('/'),
+          () => openAnew('/'),
         );
       }}
     >

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { pair } from './actions';
 import { deviceName } from '@/core/people/device-name';
+import { openAnew } from '@/ui/shell/open-anew';
 import styles from './sign-in.module.css';
 
 /** Pairs this device: by the code that its camera read, or by one that is typed. */
@@ -30,7 +31,7 @@ export function PairForm() {
         event.preventDefault();
         void run(
           () => pair({ code: token ?? typed, name }),
-          () => location.assign('/sign-in'),
+          () => openAnew('/sign-in'),
         ).then((answer) => {
           // What was read pairs no more: another can be typed.
           if (answer && !answer.ok) setToken(null);

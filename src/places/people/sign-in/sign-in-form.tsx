@@ -8,6 +8,7 @@ import { PersonMark } from '@/ui/people/person-mark';
 import { ROLE_WORDS } from '@/ui/people/role-words';
 import { goesBy } from '../../chair/chair-settings';
 import { signIn } from './actions';
+import { openAnew } from '@/ui/shell/open-anew';
 import styles from './sign-in.module.css';
 
 interface Somebody {
@@ -48,7 +49,7 @@ export function SignInForm({ people, to }: { people: readonly Somebody[]; to: st
           () => signIn({ personId: person.id, secret }),
           ({ name }) => {
             goesBy(name);
-            location.assign(to);
+            openAnew(to);
           },
         ).then((answer) => {
           if (answer && !answer.ok) setSecret('');

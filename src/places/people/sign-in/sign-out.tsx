@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { forgetChairs } from '../../chair/outbox/forget-chairs';
 import { goesBy } from '../../chair/chair-settings';
 import { useAction } from '@/ui/hooks/use-action';
+import { openAnew } from '@/ui/shell/open-anew';
 import { signOut } from './actions';
 
 /** Signs out, and leaves nothing to look at on the device. */
@@ -19,7 +20,7 @@ export function SignOut() {
             async () => {
               goesBy('');
               await forgetChairs();
-              location.assign('/sign-in');
+              openAnew('/sign-in');
             },
           )
         }
