@@ -4,18 +4,13 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axeOn } from '../support/axe';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
 import { openStep, press, see } from '../support/hands';
+import { signedInAs } from '../support/people';
 import { cardAndCurlScene } from '../support/photo-scenes';
 import { startServer, type TestServer } from '../support/server';
 
-interface AxeViolation {
-  readonly id: string;
-  readonly impact: string | null;
-  readonly nodes: readonly { readonly html: string }[];
-}
-
-const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 let server: TestServer;
 let browser: Browser;
 let paths: string[];
@@ -24,6 +19,8 @@ beforeAll(async () => {
   server = await startServer('demo');
   browser = await launchBrowser();
   const first = async (sql: string) => String((await server.database.client.execute(sql)).rows[0]?.id);
+  const studioId = await first('select id from studios');
+  for (const role of ['owner', 'assistant'] as const) await signedInAs(server.database, studioId, role);
   const worn = await first('select id from sets where taken_down_at_ms is not null and ended_at_ms is null');
   paths = [
     '/',
@@ -48,6 +45,11 @@ beforeAll(async () => {
     `/shelf/mixes/${await first('select id from mixes')}`,
     '/studio',
     '/studio/tables',
+    '/studio/people',
+    '/me',
+    '/pair',
+    '/sign-in',
+    '/yours/none',
     '/help',
     '/scale',
     '/heads/measure',
@@ -60,20 +62,6 @@ afterAll(async () => {
   await browser?.close();
   await server?.stop();
 });
-
-/** What the checker finds on a page as it stands. */
-async function axeOn(page: Page, place: string) {
-  await page.evaluate(AXE);
-  const violations = await page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run: () => Promise<{ violations: AxeViolation[] }> } };
-    return (await axe.run()).violations.map(({ id, impact, nodes }) => ({
-      id,
-      impact,
-      html: nodes[0]?.html,
-    }));
-  });
-  return violations.map((violation) => ({ place, ...violation }));
-}
 
 /** Another scheme on the page that stands, as when a device goes dark at dusk. */
 async function inScheme(page: Page, scheme: 'light' | 'dark') {

@@ -5,6 +5,7 @@ import jsQR from 'jsqr';
 import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fingerprintOf, issue } from '@/server/doors/certificates';
+import { axeOn } from '../support/axe';
 import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
 import { isAwake, isDone, isKept } from '../support/chair';
 import { fill, press, pressInDialog, see, seeGone } from '../support/hands';
@@ -189,6 +190,7 @@ describe('an assistant', () => {
     await fill(tablet, 'What this device is called', 'Tablet two');
     await press(tablet, 'Pair this device');
     await see(tablet, 'Ilo');
+    expect(await axeOn(tablet, 'sign-in')).toEqual([]);
     await signIn(tablet, 'Ilo', '1111');
     await see(tablet, 'This is not the PIN');
     await tablet.type('input[type="password"]', '7391');
