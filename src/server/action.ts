@@ -16,9 +16,10 @@ export type ActionResult<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly code: ErrorCode; readonly errors: readonly FieldError[] };
 
-/** What can be asked for, and by what permission. */
+/** What can be asked for, by what permission, and what an action takes. */
 export interface Asks {
   readonly permission: Permission | 'public';
+  readonly input?: z.ZodType;
 }
 
 /** What an action or query works with. */
@@ -73,7 +74,7 @@ export function action<S extends z.ZodType, T>(
       return refused(thrown);
     }
   };
-  return Object.assign(asked, { permission });
+  return Object.assign(asked, { permission, input });
 }
 
 /** Notes who did something. What was done is done, and stands where it cannot be noted: its studio may be gone. */
@@ -89,7 +90,7 @@ export function openAction<S extends z.ZodType, T>(
 ): ((raw: z.input<S>) => Promise<ActionResult<T>>) & Asks {
   const asked = (raw: z.input<S>): Promise<ActionResult<T>> =>
     answered(raw, input, (parsed) => run({ database: database(), nowMs: Date.now(), input: parsed }));
-  return Object.assign(asked, { permission: 'public' as const });
+  return Object.assign(asked, { permission: 'public' as const, input });
 }
 
 /** Where somebody signs in, and from where she goes on to where she was. */

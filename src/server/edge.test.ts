@@ -1,7 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
+import { everyDoor } from '../../tests/support/every-door';
 import { fromNetwork, signedInAs, type Signed } from '../../tests/support/people';
 import { aStudio } from '../../tests/support/studio';
 import { AppError, ERRORS, errorCodeOf, invalid } from './errors';
@@ -237,22 +236,3 @@ const PUBLIC = [
   'places/people/sign-in/actions.ts signOut',
   'places/yours/actions.ts openLink',
 ];
-
-type Door = ((...given: unknown[]) => Promise<unknown>) & { permission: string };
-
-/** Every server action and route handler of the program, as its files export them. */
-async function everyDoor(): Promise<{ name: string; ask: Door }[]> {
-  const root = join(process.cwd(), 'src');
-  const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter(
-    (file) =>
-      /^app\/.*route\.ts$/.test(file) ||
-      (/\.ts$/.test(file) && readFileSync(join(root, file), 'utf8').startsWith("'use server'")),
-  );
-  const doors: { name: string; ask: Door }[] = [];
-  for (const file of files) {
-    const exported = (await import(join(root, file))) as Record<string, unknown>;
-    for (const [key, value] of Object.entries(exported))
-      if (typeof value === 'function') doors.push({ name: `${file} ${key}`, ask: value as Door });
-  }
-  return doors;
-}
