@@ -97,7 +97,7 @@ const config = [
     ['server', 'app', 'cli'],
     database,
     'only queries.ts and actions.ts reach the server.',
-    ['src/places/**/queries.ts', 'src/places/**/actions.ts'],
+    ['src/places/**/queries.ts', 'src/places/**/actions.ts', 'src/places/**/*-actions.ts'],
   ),
   {
     files: ['scripts/**', 'src/cli/**', 'tests/**', '*.mjs', '*.cjs'],

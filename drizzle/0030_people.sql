@@ -37,6 +37,8 @@ CREATE TABLE `devices` (
 	`token_hash` text NOT NULL,
 	`paired_at_ms` integer NOT NULL,
 	`last_seen_ms` integer NOT NULL,
+	`challenge` text,
+	`challenge_until_ms` integer,
 	`revoked_at_ms` integer,
 	FOREIGN KEY (`studio_id`) REFERENCES `studios`(`id`) ON UPDATE no action ON DELETE cascade
 );
@@ -62,6 +64,20 @@ CREATE TABLE `pairing_codes` (
 --> statement-breakpoint
 CREATE INDEX `codes_by_token` ON `pairing_codes` (`token_hash`);--> statement-breakpoint
 CREATE INDEX `codes_by_typed` ON `pairing_codes` (`typed_hash`);--> statement-breakpoint
+CREATE TABLE `passkeys` (
+	`id` text PRIMARY KEY NOT NULL,
+	`studio_id` text NOT NULL,
+	`person_id` text NOT NULL,
+	`public_key` text NOT NULL,
+	`counter` integer NOT NULL,
+	`transports` text DEFAULT '[]' NOT NULL,
+	`rp_id` text NOT NULL,
+	`created_at_ms` integer NOT NULL,
+	FOREIGN KEY (`studio_id`) REFERENCES `studios`(`id`) ON UPDATE no action ON DELETE cascade,
+	FOREIGN KEY (`person_id`) REFERENCES `people`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE INDEX `passkeys_by_person` ON `passkeys` (`person_id`);--> statement-breakpoint
 CREATE TABLE `people` (
 	`id` text PRIMARY KEY NOT NULL,
 	`studio_id` text NOT NULL,

@@ -234,5 +234,7 @@ const PUBLIC = [
   'places/people/sign-in/actions.ts pair',
   'places/people/sign-in/actions.ts signIn',
   'places/people/sign-in/actions.ts signOut',
+  'places/people/sign-in/passkey-actions.ts askPasskey',
+  'places/people/sign-in/passkey-actions.ts signInByPasskey',
   'places/yours/actions.ts openLink',
 ];

@@ -293,6 +293,8 @@ describe('an assistant', () => {
 });
 
 describe('a stylist', () => {
+  let stylist: Page;
+
   it('has ways of her own: her units are hers, and what she changes is under her name', async () => {
     const { typed } = await code('Stylist');
     const { page } = await openPage(phone, DESK);
@@ -311,7 +313,45 @@ describe('a stylist', () => {
     await owner.goto(`${lan.near}/heads`, { waitUntil: 'networkidle2' });
     await owner.waitForSelector('::-p-aria([name="cm, change to inches"])');
     expect((await page.goto(`${lan.origin}/studio`))!.status()).toBe(403);
-    await page.close();
+    stylist = page;
+  });
+
+  it('signs in by a passkey that her phone made, and by none that it forgot', async () => {
+    const client = await stylist.createCDPSession();
+    await client.send('WebAuthn.enable');
+    const { authenticatorId } = await client.send('WebAuthn.addVirtualAuthenticator', {
+      options: {
+        protocol: 'ctap2',
+        transport: 'internal',
+        hasUserVerification: true,
+        isUserVerified: true,
+        automaticPresenceSimulation: true,
+      },
+    });
+    await stylist.goto(`${lan.origin}/me`, { waitUntil: 'networkidle2' });
+    await press(stylist, 'Make a passkey');
+    await see(stylist, 'From now on this device signs you in by it');
+    const signInAgain = async () => {
+      await stylist.goto(`${lan.origin}/me`, { waitUntil: 'networkidle2' });
+      await press(stylist, 'Sign out');
+      const own = await stylist.waitForSelector('::-p-xpath(//main//button[contains(., "Bea")])');
+      await own!.click();
+    };
+    await signInAgain();
+    await press(stylist, 'Use a passkey');
+    await left(stylist);
+    await signInAgain();
+    // Another key of the same phone, which the studio does not know.
+    await client.send('WebAuthn.clearCredentials', { authenticatorId });
+    await press(stylist, 'Use a passkey');
+    await stylist.waitForFunction(
+      () => !document.querySelector<HTMLButtonElement>('button[type="submit"]')!.disabled,
+    );
+    expect(new URL(stylist.url()).pathname).toBe('/sign-in');
+    await stylist.type('input[type="password"]', '5028');
+    await press(stylist, 'Sign in');
+    await left(stylist);
+    await stylist.close();
   });
 });
 

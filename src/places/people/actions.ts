@@ -6,6 +6,7 @@ import { CODE_LASTS_MS, shownCode, typedCode } from '@/core/people/pairing-code'
 import { action } from '@/server/action';
 import { requireComputer } from '@/server/actor-who';
 import { letGuessAgain, makeCode, revokeDevice as revokeDeviceRow } from '@/server/db/rows/devices';
+import { removePasskeys } from '@/server/db/rows/passkeys';
 import {
   addPerson as addPersonRow,
   changePerson as changePersonRow,
@@ -84,7 +85,10 @@ export const changePerson = action('people', personInput, async ({ input, actor,
   const secretHash = secret === null ? null : await hashSecret(secret);
   await database.write(async (tx) => {
     await changePersonRow(tx, actor.studio.id, personId, { ...card, secretHash }, nowMs);
-    if (secretHash !== null) await letGuessAgain(tx, personId);
+    if (secretHash === null) return;
+    await letGuessAgain(tx, personId);
+    // Whoever had her phone has her key too.
+    await removePasskeys(tx, actor.studio.id, personId);
   });
   revalidatePath(HERE);
   return { personId };

@@ -4,20 +4,13 @@ import { newPassphrase, newPin } from '@/core/people/secret';
 import { action, openAction } from '@/server/action';
 import { askingDevice } from '@/server/actor';
 import { asking } from '@/server/asking';
-import { dropSession, keepDevice, keepSession } from '@/server/cookies';
-import type { Database } from '@/server/db/client';
-import {
-  beginSession,
-  countGuess,
-  endSessionsOn,
-  forgetGuesses,
-  pairDevice,
-  wrongSecret,
-} from '@/server/db/rows/devices';
+import { dropSession, keepDevice } from '@/server/cookies';
+import { countGuess, endSessionsOn, forgetGuesses, pairDevice, wrongSecret } from '@/server/db/rows/devices';
 import { addPerson, findOwner, findPerson, saveOwnWays, setSecret } from '@/server/db/rows/people';
 import { saveHand } from '@/server/db/rows/studios';
 import { AppError, invalid } from '@/server/errors';
 import { digestOf, hashSecret, isSecret, newToken } from '@/server/secrets';
+import { pairedDevice, signInOn } from '@/server/session';
 import { becomeOwnerInput, ownHandInput, ownSecretInput, pairInput, signInInput } from './sign-in-input';
 
 /** Pairs the device that asks, by a code of the owner's. */
@@ -38,28 +31,9 @@ export const pair = openAction(pairInput, async ({ input, database, nowMs }) => 
   return { name: device.name };
 });
 
-/** The device that asks. */
-async function paired() {
-  const found = await askingDevice();
-  if (!found) throw invalid('', 'this device is not paired any more; ask the owner for a code');
-  return found;
-}
-
-async function begin(
-  { write }: Database,
-  studioId: string,
-  personId: string,
-  deviceId: string,
-  nowMs: number,
-) {
-  const token = newToken();
-  await write((tx) => beginSession(tx, studioId, { personId, deviceId, tokenHash: digestOf(token) }, nowMs));
-  await keepSession(token);
-}
-
 /** Signs somebody in on a paired device. The guess is counted before it is looked at. */
 export const signIn = openAction(signInInput, async ({ input, database, nowMs }) => {
-  const { device, studio } = await paired();
+  const { device, studio } = await pairedDevice();
   const person = await findPerson(database.db, studio.id, input.personId);
   if (!person) throw invalid('personId', 'she may not come in any more; choose somebody else');
   const key = `${device.id}/${person.id}`;
@@ -67,20 +41,20 @@ export const signIn = openAction(signInInput, async ({ input, database, nowMs })
   const isRight = person.secretHash !== null && (await isSecret(input.secret, person.secretHash));
   if (!isRight) throw wrongSecret(person.role === 'owner' ? 'passphrase' : 'PIN');
   await database.write((tx) => forgetGuesses(tx, key));
-  await begin(database, studio.id, person.id, device.id, nowMs);
+  await signInOn(database, studio.id, person.id, device.id, nowMs);
   return { name: person.name };
 });
 
 /** The first owner of a studio whose computer nobody sits at: on a device that was paired for her. */
 export const becomeOwner = openAction(becomeOwnerInput, async ({ input, database, nowMs }) => {
-  const { device, studio } = await paired();
+  const { device, studio } = await pairedDevice();
   if (device.role !== 'owner') throw new AppError('not-allowed');
   const secretHash = await hashSecret(input.secret);
   const personId = await database.write(async (tx) => {
     if (await findOwner(tx, studio.id)) throw new AppError('conflict');
     return addPerson(tx, studio.id, { name: input.name, role: 'owner', colour: 0, secretHash }, nowMs);
   });
-  await begin(database, studio.id, personId, device.id, nowMs);
+  await signInOn(database, studio.id, personId, device.id, nowMs);
   return { name: input.name };
 });
 
@@ -107,7 +81,7 @@ export const changeOwnSecret = action('own', ownSecretInput, async ({ input, act
     await forgetGuesses(tx, key);
     await setSecret(tx, studio.id, person.id, secretHash, nowMs);
   });
-  await begin(database, studio.id, person.id, device.id, nowMs);
+  await signInOn(database, studio.id, person.id, device.id, nowMs);
   return {};
 });
 

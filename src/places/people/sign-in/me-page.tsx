@@ -1,13 +1,21 @@
 import { Page, Part } from '@/ui/shell/page';
 import { ROLE_WORDS } from '@/ui/people/role-words';
 import { OwnHand } from './own-hand';
+import { OwnPasskey } from './own-passkey';
 import { OwnSecretForm } from './own-secret-form';
 import type { loadMe } from './queries';
 import { SignOut } from './sign-out';
 import styles from './sign-in.module.css';
 
 /** Who is signed in, what she may do here, and what she has of her own. */
-export function MePage({ person, device, role, studio, hand }: Awaited<ReturnType<typeof loadMe>>) {
+export function MePage({
+  person,
+  device,
+  role,
+  studio,
+  hand,
+  hasPasskey,
+}: Awaited<ReturnType<typeof loadMe>>) {
   if (!person || !device)
     return (
       <Page title="At the computer">
@@ -28,6 +36,11 @@ export function MePage({ person, device, role, studio, hand }: Awaited<ReturnTyp
       <Part title={person.role === 'owner' ? 'Your passphrase' : 'Your PIN'}>
         <OwnSecretForm isOwner={person.role === 'owner'} />
       </Part>
+      {hasPasskey !== null && (
+        <Part title="A passkey">
+          <OwnPasskey hasOne={hasPasskey} />
+        </Part>
+      )}
     </Page>
   );
 }

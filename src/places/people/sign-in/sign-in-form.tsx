@@ -8,6 +8,7 @@ import { PersonMark } from '@/ui/people/person-mark';
 import { ROLE_WORDS } from '@/ui/people/role-words';
 import { goesBy } from '../../chair/chair-settings';
 import { signIn } from './actions';
+import { askPasskey, signInByPasskey } from './passkey-actions';
 import { openAnew } from '@/ui/shell/open-anew';
 import styles from './sign-in.module.css';
 
@@ -16,6 +17,8 @@ interface Somebody {
   readonly name: string;
   readonly role: Role;
   readonly colour: number;
+  /** Whether she has a passkey here. */
+  readonly hasPasskey: boolean;
 }
 
 /** Who is it, and her PIN. */
@@ -40,18 +43,25 @@ export function SignInForm({ people, to }: { people: readonly Somebody[]; to: st
       </ul>
     );
   const isOwner = person.role === 'owner';
+  const signedIn = ({ name }: { name: string }) => {
+    goesBy(name);
+    openAnew(to);
+  };
+  const byPasskey = async () => {
+    const asked = await run(() => askPasskey({ personId: person.id }));
+    if (!asked?.ok) return;
+    const { startAuthentication } = await import('@simplewebauthn/browser');
+    // Whoever turns away can still type.
+    const response = await startAuthentication({ optionsJSON: asked.value }).catch(() => null);
+    if (response)
+      await run(() => signInByPasskey({ personId: person.id, response: { ...response } }), signedIn);
+  };
   return (
     <form
       className={styles.form}
       onSubmit={(event) => {
         event.preventDefault();
-        void run(
-          () => signIn({ personId: person.id, secret }),
-          ({ name }) => {
-            goesBy(name);
-            openAnew(to);
-          },
-        ).then((answer) => {
+        void run(() => signIn({ personId: person.id, secret }), signedIn).then((answer) => {
           if (answer && !answer.ok) setSecret('');
         });
       }}
@@ -76,6 +86,11 @@ export function SignInForm({ people, to }: { people: readonly Somebody[]; to: st
         <Button type="submit" variant="contained" size="large" disabled={isBusy}>
           Sign in
         </Button>
+        {person.hasPasskey && (
+          <Button variant="outlined" size="large" disabled={isBusy} onClick={() => void byPasskey()}>
+            Use a passkey
+          </Button>
+        )}
         {people.length > 1 && (
           <Button
             size="large"

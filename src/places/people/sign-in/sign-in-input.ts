@@ -26,3 +26,9 @@ export const ownSecretInput = z.strictObject({
   secret: z.union([newPin, newPassphrase]),
 });
 export const ownHandInput = z.strictObject({ hand: z.enum(HAND_IDS) });
+
+/** What a phone answers: its shape is the standard's (W3C WebAuthn, 5.1), and is checked where it is verified. */
+const answered = z.looseObject({ id: z.string().min(1).max(1024) });
+export const passkeyInput = z.strictObject({ response: answered });
+export const passkeyPersonInput = z.strictObject({ personId: z.string().min(1).max(60) });
+export const signedInput = z.strictObject({ personId: z.string().min(1).max(60), response: answered });

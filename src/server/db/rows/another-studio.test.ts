@@ -28,6 +28,7 @@ import * as diaries from './diaries';
 import * as evidence from './evidence';
 import * as heads from './heads';
 import * as imports from './imports';
+import * as passkeys from './passkeys';
 import * as people from './people';
 import * as photos from './photos';
 import * as plans from './plans';
@@ -96,6 +97,7 @@ const PHOTO = {
   thumb: Buffer.from('few'),
 } as const;
 const CARE = { kind: 'trim', date: '2027-03-13', cutMm: 10, note: '' } as const;
+const PASSKEY = { id: 'key', publicKey: 'k', counter: 1, transports: [], rpId: 'studio.local' };
 const MEASURE: PhotoMeasure = { measure: 'length', zone: 'crown', value: 16, sigma: 0.3, worse: ['depth'] };
 
 beforeAll(async () => {
@@ -156,6 +158,8 @@ beforeAll(async () => {
   const signed = await signedInAs(database, studioId, 'stylist', { nowMs: NOON });
   await signedInAs(database, studioId, 'owner', { nowMs: NOON });
   await write((tx) => deeds.noteDeed(tx, studioId, { person: null, device: null }, 'studio', null, NOON));
+  await write((tx) => passkeys.addPasskey(tx, studioId, { ...PASSKEY, personId: signed.personId }, NOON));
+  await write((tx) => passkeys.setChallenge(tx, studioId, signed.deviceId, 'theirs', NOON));
   const linkId = (await write((tx) => clientLinks.makeLink(tx, studioId, planId, 'hash', NOON))).id;
   theirs = {
     signed, linkId,
@@ -237,6 +241,8 @@ const READS: Record<string, () => Promise<unknown>> = {
   findOwner: async () => (await people.findOwner(database.db, otherId)) ?? null,
   listDevices: () => devices.listDevices(database.db, otherId),
   signedIn: async () => [...(await devices.signedIn(database.db, otherId, NOON))],
+  passkeysOf: () => passkeys.passkeysOf(database.db, otherId, theirs.signed.personId, 'studio.local'),
+  withPasskey: async () => [...(await passkeys.withPasskey(database.db, otherId, 'studio.local'))],
   listDeeds: () => deeds.listDeeds(database.db, otherId, 9),
   linksOf: () => clientLinks.linksOf(database.db, otherId, theirs.planId, NOON),
   enteredDays: async () => [...(await wear.enteredDays(database.db, otherId, [theirs.setId]))],
@@ -376,6 +382,12 @@ const WRITES: Record<string, (tx: Tx) => Promise<unknown>> = {
   },
   endSessionsOn: (tx) => devices.endSessionsOn(tx, otherId, theirs.signed.deviceId, NOON),
   noteSeen: (tx) => devices.noteSeen(tx, otherId, theirs.signed.deviceId, NOON + 9),
+  addPasskey: (tx) =>
+    passkeys.addPasskey(tx, otherId, { ...PASSKEY, id: 'x', personId: theirs.signed.personId }, NOON),
+  noteSigned: (tx) => passkeys.noteSigned(tx, otherId, PASSKEY.id, 99),
+  removePasskeys: (tx) => passkeys.removePasskeys(tx, otherId, theirs.signed.personId),
+  setChallenge: (tx) => passkeys.setChallenge(tx, otherId, theirs.signed.deviceId, 'x', NOON),
+  takeChallenge: (tx) => passkeys.takeChallenge(tx, otherId, theirs.signed.deviceId, NOON),
   noteDeed: (tx) => deeds.noteDeed(tx, otherId, { person: null, device: null }, 'studio', null, NOON + 1),
   makeLink: (tx) => clientLinks.makeLink(tx, otherId, theirs.planId, 'x', NOON),
   revokeLink: (tx) => clientLinks.revokeLink(tx, otherId, theirs.linkId, NOON),
@@ -423,6 +435,7 @@ describe('in another studio', () => {
       evidence,
       heads,
       imports,
+      passkeys,
       people,
       photos,
       plans,

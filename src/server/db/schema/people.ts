@@ -45,12 +45,37 @@ export const devices = sqliteTable(
     tokenHash: text('token_hash').notNull(),
     pairedAtMs: timeMs('paired_at_ms').notNull(),
     lastSeenMs: timeMs('last_seen_ms').notNull(),
+    /** What a passkey is asked to sign, once; null where none is asked. */
+    challenge: text('challenge'),
+    challengeUntilMs: timeMs('challenge_until_ms'),
     revokedAtMs: timeMs('revoked_at_ms'),
   },
   (table) => [
     uniqueIndex('devices_by_token').on(table.tokenHash),
     index('devices_by_studio').on(table.studioId, table.pairedAtMs),
   ],
+);
+
+/** A key that a phone keeps for somebody, in the place of her PIN. */
+export const passkeys = sqliteTable(
+  'passkeys',
+  {
+    /** As the phone names it. */
+    id: text('id').primaryKey(),
+    studioId: ofStudio(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    /** Its public half, as COSE has it. */
+    publicKey: text('public_key').notNull(),
+    /** How often it has signed, as far as it says so. */
+    counter: integer('counter').notNull(),
+    transports: json<string[]>('transports').notNull().default([]),
+    /** The name of the network that it was made for, and holds for alone. */
+    rpId: text('rp_id').notNull(),
+    createdAtMs: timeMs('created_at_ms').notNull(),
+  },
+  (table) => [index('passkeys_by_person').on(table.personId)],
 );
 
 /** Somebody signed in on a device. */
