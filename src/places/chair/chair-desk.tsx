@@ -103,7 +103,7 @@ export function ChairDesk(props: ChairDeskProps) {
         />
       )}
       {dialog === 'prep' && <PrepDialog set={set} log={log} nowMs={nowMs} onClose={close} />}
-      {dialog === 'hands' && <HandsDialog log={log} onClose={close} />}
+      {dialog === 'hands' && <HandsDialog set={set} log={log} onClose={close} />}
       {dialog === 'product' && <ProductDialog set={set} log={log} onClose={close} />}
       {dialog === 'cards' && <CardsDialog set={set} log={log} onClose={close} />}
       {dialog === 'layout' && <LayoutDialog onClose={close} />}

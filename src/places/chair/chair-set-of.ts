@@ -110,6 +110,7 @@ export function chairSetOf({
   products,
   tools,
   handUnits,
+  phoneUrl,
   nowMs,
 }: LoadedChair): ChairSet {
   const read = readBrief(set.brief);
@@ -118,6 +119,7 @@ export function chairSetOf({
   const daysInSet = set.installedAtMs === null ? 0 : (nowMs - set.installedAtMs) / DAY_MS;
   const base: ChairSetBase = {
     id: set.id,
+    phoneUrl,
     headName: set.headName,
     skinTone: set.skinTone,
     hairTone: set.hairTone,

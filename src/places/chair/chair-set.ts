@@ -87,6 +87,8 @@ export interface ChairSections extends Omit<FinishPlan, 'school'> {
 /** A set as the chair needs it, but for what follows its parting. */
 export interface ChairSetBase {
   readonly id: string;
+  /** Where a phone opens it; null where none can. */
+  readonly phoneUrl: string | null;
   readonly headName: string;
   readonly skinTone: string;
   readonly hairTone: string;

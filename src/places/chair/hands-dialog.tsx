@@ -3,6 +3,7 @@ import TextField from '@mui/material/TextField';
 import { MOST_NAME_LETTERS } from '@/core/run/run-event';
 import type { Share } from '@/core/run/share';
 import { ChoiceList } from '@/ui/fields/choice-list';
+import { QrCode } from '@/ui/people/qr-code';
 import { ChairDialog } from './chair-dialog';
 import { keepChairSettings, useChairSettings } from './chair-settings';
 import { HandsLine } from './hands-line';
@@ -18,9 +19,10 @@ const SHARE_CHOICES = [
 
 /** Two at one head: who is at this device, and where that hand works. */
 export function HandsDialog({
+  set: { phoneUrl },
   log,
   onClose,
-}: Pick<ChairViewProps, 'log'> & { readonly onClose: () => void }) {
+}: Pick<ChairViewProps, 'set' | 'log'> & { readonly onClose: () => void }) {
   const settings = useChairSettings();
   return (
     <ChairDialog open title="Two at this head" onClose={onClose} maxWidth="sm" className={styles.handsDialog}>
@@ -28,6 +30,11 @@ export function HandsDialog({
         Open this set on a second device. Each sees the other’s sections within a second, under a mark and a
         colour of their own.
       </p>
+      {phoneUrl === null ? (
+        <p>A phone or tablet can be that device once phones are let in: Studio, Phones and people.</p>
+      ) : (
+        <QrCode text={phoneUrl} label="Code that opens this set on a phone or tablet" />
+      )}
       <HandsLine log={log} />
       <TextField
         label="Who works at this device"

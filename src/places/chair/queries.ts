@@ -12,6 +12,7 @@ import type { Db } from '@/server/db/client';
 import { withBelief } from '@/core/plan/forecast-view';
 import { query } from '@/server/action';
 import { setView } from '@/server/forecast-cache';
+import { phoneOrigin } from '@/server/phone-origin';
 import { listDryers, listProducts, listTools } from '@/server/db/rows/shelf';
 import { findHead } from '@/server/db/rows/heads';
 import { findSet } from '@/server/db/rows/sets';
@@ -82,8 +83,10 @@ export const loadChair = cache((id: string) =>
     if (!answer.ok) return null;
     const { drawn, doses, dryCourse, planned, begunBrief, brief } = answer.value;
     const view = withBelief(answer.value.view, set, planned);
+    const origin = phoneOrigin();
     return {
       set,
+      phoneUrl: origin && `${origin}/chair/${set.id}`,
       view,
       drawn,
       doses,
