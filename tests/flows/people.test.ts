@@ -232,7 +232,7 @@ describe('an assistant', () => {
   it('is revoked in the middle of it: nothing more comes in, and what she taps is kept on her device', async () => {
     await people();
     await see(owner, 'Ilo signed in');
-    await press(owner, 'Let Tablet two in no more');
+    await press(owner, 'Let in no more: Tablet two');
     await pressInDialog(owner, 'Let it in no more');
     await seeGone(owner, 'Ilo signed in');
     await press(tablet, 'Section done');

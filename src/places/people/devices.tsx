@@ -53,7 +53,7 @@ export function Devices({
               </span>
               <Button
                 size="small"
-                aria-label={`Let ${device.name} in no more`}
+                aria-label={`Let in no more: ${device.name}`}
                 onClick={() => setLeaving(device)}
               >
                 Let in no more
