@@ -79,6 +79,11 @@ export const ShelfIcon = (props: IconProps) => (
     <path d="M3 10.500h18M3 20.500h18M6 10.500V6.500a1 1 0 0 1 1-1h2a1 1 0 0 1 1 1v4M14 10.500V4a.500.500 0 0 1 .500-.500h2a.500.500 0 0 1 .500.500v6.500M5.500 20.500v-4a1 1 0 0 1 1-1h4a1 1 0 0 1 1 1v4M15 20.500v-5h3v5" />
   </Icon>
 );
+export const MoreIcon = (props: IconProps) => (
+  <Icon strokeWidth="2.6" {...props}>
+    <path d="M5 12h.01M12 12h.01M19 12h.01" />
+  </Icon>
+);
 export const PlusIcon = (props: IconProps) => (
   <Icon {...props}>
     <path d="M12 5v14M5 12h14" />

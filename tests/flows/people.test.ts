@@ -6,7 +6,7 @@ import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fingerprintOf, issue } from '@/server/doors/certificates';
 import { axeOn } from '../support/axe';
-import { DESK, launchBrowser, openPage, PHONE } from '../support/browser';
+import { DESK, isTakenHold, launchBrowser, openPage, PHONE } from '../support/browser';
 import { isAwake, isDone, isKept } from '../support/chair';
 import { fill, press, pressInDialog, see, seeGone } from '../support/hands';
 import { startLan, type LanServer } from '../support/lan';
@@ -94,6 +94,7 @@ async function code(role: string): Promise<{ link: string; typed: string }> {
 }
 
 async function signIn(page: Page, name: string, secret: string) {
+  await isTakenHold(page);
   await page.click(`::-p-xpath(//button[contains(., "${name}")])`);
   const field = await page.waitForSelector('input[type="password"]');
   await field!.type(secret);
@@ -214,6 +215,29 @@ describe('an assistant', () => {
     expect(new URL(tablet.url()).pathname).toBe('/chair');
     const places = await tablet.$$eval('nav a', (links) => links.map((link) => link.getAttribute('href')));
     expect(places).toEqual(['/chair', '/chair', '/me']);
+  });
+
+  it('stays herself where an action belongs to another page than it was sent to', async () => {
+    const { node } = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+      node: Record<string, { exportedName: string }>;
+    };
+    const [readPlan] = Object.entries(node).find(([, { exportedName }]) => exportedName === 'readPlan')!;
+    const ask = (page: Page) =>
+      page.evaluate(
+        async (action, id) => {
+          const body = JSON.stringify([{ id }]);
+          const headers = {
+            'next-action': action,
+            accept: 'text/x-component',
+            'content-type': 'text/plain;charset=UTF-8',
+          };
+          return (await fetch('/me', { method: 'POST', headers, body })).text();
+        },
+        readPlan,
+        planId,
+      );
+    expect(await ask(owner)).toContain('"ok":true');
+    expect(await ask(tablet)).toContain('Only the owner and stylists');
   });
 
   it('runs a set beside the owner, and what she does is under her name', async () => {

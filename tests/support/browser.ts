@@ -32,8 +32,24 @@ export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true }
 /** How long anything on a page may take on a busy machine; time itself is for the bench. */
 const PATIENCE_MS = 60_000;
 
+/** Longest that a page's program is waited for, ms. */
+const HOLD_MS = 20_000;
+
 /** A page that is closed while its worker is starting can take one answer of the browser with it. */
 const isLostAnswer = (thrown: unknown) => String(thrown).includes('Session with given id not found');
+
+/** Waits until React has taken hold of everything that can be touched: what is typed before is lost on a busy machine. */
+export const isTakenHold = (page: Page): Promise<unknown> =>
+  page
+    .waitForFunction(
+      () =>
+        [...document.querySelectorAll('button, input, select, textarea, form')].every((element) =>
+          Object.keys(element).some((key) => key.startsWith('__reactProps')),
+        ),
+      { timeout: HOLD_MS },
+    )
+    // What is no page of ours, or goes elsewhere meanwhile, is waited for no longer.
+    .catch(() => undefined);
 
 /** A page that collects what goes wrong in it. */
 export async function openPage(
@@ -52,6 +68,17 @@ export async function openPage(
       if (!isLostAnswer(thrown)) throw thrown;
     });
   page.setDefaultTimeout(PATIENCE_MS);
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (...to) => {
+    const answer = await goto(...to);
+    await isTakenHold(page);
+    return answer;
+  };
+  page.reload = async (...how) => {
+    const answer = await reload(...how);
+    await isTakenHold(page);
+    return answer;
+  };
   await page.setViewport(viewport);
   await page.emulateMediaFeatures([
     { name: 'prefers-color-scheme', value: scheme },

@@ -24,30 +24,35 @@ export interface TestServer {
   readonly stop: () => Promise<void>;
 }
 
-export const freePort = (): Promise<number> =>
-  new Promise((found, reject) => {
+/** Ports of one worker of the tests; those of another, and what the system gives to connections, lie elsewhere. */
+const FIRST_PORT = 20_000;
+const PORTS = 2_000;
+
+/** A port that nothing listens on, and that no test beside this one asks for. */
+export async function freePort(): Promise<number> {
+  const first = FIRST_PORT + PORTS * Number(process.env.VITEST_POOL_ID ?? 0);
+  for (;;) {
+    const port = first + Math.floor(Math.random() * PORTS);
     const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() =>
-        typeof address === 'object' && address ? found(address.port) : reject(new Error('no port')),
-      );
+    const isFree = await new Promise<boolean>((found) => {
+      probe.once('error', () => found(false));
+      probe.listen(port, '127.0.0.1', () => probe.close(() => found(true)));
+    });
+    if (isFree) return port;
+  }
+}
+
+/** Waits until the program itself says that its doors are open: what answers at the port may be another. */
+const opens = (server: ChildProcess): Promise<void> =>
+  new Promise((open, failed) => {
+    const late = setTimeout(() => failed(new Error('the server did not open within two minutes')), 120_000);
+    server.once('exit', (code) => failed(new Error(`the server stopped with ${code}`)));
+    server.stdout!.on('data', (words: Buffer) => {
+      if (!String(words).includes('Keen Spiral is at')) return;
+      clearTimeout(late);
+      open();
     });
   });
-
-async function answers(origin: string, server: ChildProcess): Promise<void> {
-  for (let i = 0; i < 480; i++) {
-    if (server.exitCode !== null) throw new Error(`the server stopped with ${server.exitCode}`);
-    try {
-      if ((await fetch(`${origin}/api/v1/health`)).ok) return;
-    } catch {
-      // not listening yet
-    }
-    await new Promise((wait) => setTimeout(wait, 250));
-  }
-  throw new Error('the server did not answer within two minutes');
-}
 
 /** A running server that can be asked to stop or be killed. */
 interface Served {
@@ -99,7 +104,7 @@ export async function serve(
       LOG_LEVEL: 'error',
       COPY_EVERY_MIN: '0',
     },
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', 'pipe', 'inherit'],
     detached: true,
   });
   const isOver = () => server.exitCode !== null || server.signalCode !== null;
@@ -109,7 +114,7 @@ export async function serve(
   // A script that fails must not leave its server behind.
   process.once('exit', kill);
   const origin = `http://127.0.0.1:${port}`;
-  await answers(origin, server);
+  await opens(server);
   return {
     origin,
     end: async (signal) => {

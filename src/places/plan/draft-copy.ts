@@ -5,12 +5,19 @@ import { upgradedBrief } from '@/core/formats/older-parting';
 export interface DraftCopy {
   readonly revision: number;
   readonly content: PlanContent;
+  /** What was sent over that revision without an answer so far, newest first: it may have arrived. */
+  readonly sent: readonly PlanContent[];
 }
 
 const keyOf = (id: string) => `keen.draft.${id}`;
 
 /** A browser sends at most so much after a page is gone, bytes. */
 const MOST_AFTER = 60_000;
+
+const upgraded = (content: PlanContent): PlanContent => ({
+  ...content,
+  brief: upgradedBrief(content.brief) as DraftBrief,
+});
 
 /**
  * The copy of a draft on this device: written with every change, removed when the server has it. It outlives a crash,
@@ -21,8 +28,8 @@ export function readDraftCopy(id: string): DraftCopy | null {
     const kept: unknown = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null');
     if (kept === null || typeof kept !== 'object' || !('revision' in kept) || !('content' in kept))
       return null;
-    const { revision, content } = kept as DraftCopy;
-    return { revision, content: { ...content, brief: upgradedBrief(content.brief) as DraftBrief } };
+    const { revision, content, sent } = kept as DraftCopy;
+    return { revision, content: upgraded(content), sent: (sent ?? []).map(upgraded) };
   } catch {
     return null;
   }
@@ -39,8 +46,11 @@ export function writeDraftCopy(id: string, copy: DraftCopy): void {
 export const dropDraftCopy = (id: string): void => localStorage.removeItem(keyOf(id));
 
 /** Sends the last change of a page that is being left; the answer is not waited for. */
-export function sendOnLeaving(id: string, { revision, content }: DraftCopy): void {
-  const { title, brief, layerProductIds } = content;
+export function sendOnLeaving(
+  id: string,
+  revision: number,
+  { title, brief, layerProductIds }: PlanContent,
+): void {
   const body = JSON.stringify({ revision, title, brief, layerProductIds });
   fetch(`/api/v1/plans/${id}`, {
     method: 'PUT',

@@ -8,6 +8,8 @@ import type { PlanContent } from '@/core/draft/draft-brief';
 
 const SAVE_AFTER_MS = 600;
 const RETRY_AFTER_MS = 4000;
+/** So many sendings without an answer are remembered. */
+const MOST_SENT = 3;
 
 export type KeptState = 'kept' | 'keeping' | 'offline' | 'refused';
 
@@ -28,11 +30,41 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
   const [attempt, setAttempt] = useState(0);
   const inFlight = useRef<Promise<void>>(Promise.resolve());
   const latest = useRef(state);
-  /** What was sent when the page was left. */
-  const sent = useRef<PlanContent | null>(null);
+  /** What was sent over the latest revision without an answer so far, newest first. */
+  const sent = useRef<readonly PlanContent[]>([]);
+  /** The copy of this device is being looked at: it stays until that is over. */
+  const isTakingUp = useRef(false);
   useEffect(() => {
     latest.current = state;
   }, [state]);
+
+  const copy = useCallback(() => {
+    const { present, revision: from } = latest.current;
+    writeDraftCopy(id, { revision: from, content: present, sent: sent.current });
+  }, [id]);
+
+  const isSent = useCallback(
+    (words: PlanContent) => {
+      sent.current = [words, ...sent.current.filter((own) => own !== words)].slice(0, MOST_SENT);
+      copy();
+    },
+    [copy],
+  );
+
+  /**
+   * What the server has over a revision, if this device sent it: the answer was lost, the page was left before it came,
+   * or the browser showed the page again from its memory. The same words again are no conflict there.
+   */
+  const arrived = useCallback(
+    async (from: number) => {
+      for (const words of sent.current) {
+        const answer = await savePlan(wire(id, from, words));
+        if (answer.ok) return { content: words, revision: answer.value.revision };
+      }
+      return null;
+    },
+    [id],
+  );
 
   const keep = useCallback(() => {
     inFlight.current = inFlight.current.then(async () => {
@@ -40,8 +72,11 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
       if (present === saved || conflict) return;
       setKept('keeping');
       try {
+        const before = sent.current;
+        isSent(present);
         const answer = await savePlan(wire(id, from, present));
         if (answer.ok) {
+          sent.current = [];
           const action = { type: 'kept', content: present, revision: answer.value.revision } as const;
           latest.current = draftReducer(latest.current, action);
           dispatch(action);
@@ -49,18 +84,15 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
           setKept('kept');
           if (latest.current.present === present) dropDraftCopy(id);
         } else if (answer.code === 'conflict') {
-          // What was sent when the page was left, and came back from the browser's memory, is no other tab's: the
-          // server takes the same words again without a conflict.
-          const away = sent.current;
-          const again = away && (await savePlan(wire(id, from, away)));
-          const isOwn = again?.ok === true;
-          const action = isOwn
-            ? ({ type: 'kept', content: away!, revision: again.value.revision } as const)
-            : ({ type: 'conflicted' } as const);
+          sent.current = before;
+          const own = await arrived(from);
+          sent.current = [];
+          const action = own ? ({ type: 'kept', ...own } as const) : ({ type: 'conflicted' } as const);
           latest.current = draftReducer(latest.current, action);
           dispatch(action);
-          if (isOwn) setAttempt((n) => n + 1);
+          if (own) setAttempt((n) => n + 1);
         } else {
+          sent.current = before;
           setErrors(answer.errors);
           setKept('refused');
         }
@@ -70,7 +102,7 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
       }
     });
     return inFlight.current;
-  }, [id]);
+  }, [id, isSent, arrived]);
 
   useEffect(() => {
     if (state.present === state.saved || state.conflict) return;
@@ -87,30 +119,33 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
 
   // A change that the server did not get, from before a reload, a crash or a closed tab.
   useEffect(() => {
-    const copy = readDraftCopy(id);
-    if (!copy) return;
+    const before = readDraftCopy(id);
+    if (!before) return;
     let isOver = false;
+    sent.current = before.sent;
+    isTakingUp.current = true;
     const takeUp = async () => {
-      // It may have arrived after all, with the page that was left.
-      const arrived =
-        copy.revision === latest.current.revision
-          ? null
-          : await savePlan(wire(id, copy.revision, copy.content)).catch(() => null);
+      const isOlder = before.revision !== latest.current.revision;
+      // Nobody to ask is as good as another tab: nothing of it is overwritten unasked.
+      const own = isOlder ? await arrived(before.revision).catch(() => null) : null;
       if (isOver) return;
-      if (arrived?.ok) return dropDraftCopy(id);
-      dispatch({ type: 'edited', content: copy.content });
-      if (arrived) dispatch({ type: 'conflicted' });
+      isTakingUp.current = false;
+      if (isOlder) sent.current = [];
+      if (own) dispatch({ type: 'renewed', ...own });
+      if (own?.content === before.content) dropDraftCopy(id);
+      else dispatch({ type: 'edited', content: before.content });
+      if (isOlder && !own) dispatch({ type: 'conflicted' });
     };
     void takeUp();
     return () => {
       isOver = true;
     };
-  }, [id]);
+  }, [id, arrived]);
 
   useEffect(() => {
-    if (state.present === state.saved) dropDraftCopy(id);
-    else writeDraftCopy(id, { revision: state.revision, content: state.present });
-  }, [id, state]);
+    if (state.present !== state.saved) copy();
+    else if (!isTakingUp.current) dropDraftCopy(id);
+  }, [id, state, copy]);
 
   useEffect(() => {
     const hidden = () => {
@@ -119,8 +154,8 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
     const leave = () => {
       const { present, saved, conflict, revision: from } = latest.current;
       if (present === saved || conflict) return;
-      sent.current = present;
-      sendOnLeaving(id, { revision: from, content: present });
+      isSent(present);
+      sendOnLeaving(id, from, present);
     };
     document.addEventListener('visibilitychange', hidden);
     window.addEventListener('pagehide', leave);
@@ -130,7 +165,7 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
       // Leaving by a link inside the app: the page goes, the program stays.
       leave();
     };
-  }, [id, keep]);
+  }, [id, keep, isSent]);
 
   const resolveConflict = useCallback(
     async (choice: 'mine' | 'theirs') => {

@@ -10,6 +10,7 @@ import { fingerprintOf, nameOf, type Pair } from './certificates';
 import { certified, keepNetwork, keptAuthority, readNetwork, renewAuthority } from './kept';
 import type { Doors, NetworkState } from './network';
 import { answerOffer } from './offer';
+import { openOwnDoor, type OwnDoor } from './own-door';
 import { rateLimit } from './rate-limit';
 
 /** How often it is looked whether the addresses are still the same. */
@@ -45,7 +46,7 @@ const isTaken = ({ method = '', url = '', headers }: IncomingMessage): boolean =
 const isFile = (url: string | undefined) => url?.startsWith('/_next/static/') ?? false;
 
 /** Answers what comes through a door with the pages of the program. */
-function listener(door: Door, answer: RequestListener): RequestListener {
+function listener(door: Door, answer: RequestListener, own: OwnDoor): RequestListener {
   const isLet = rateLimit();
   return (request, response) => {
     // Who hangs up in the middle is no fault.
@@ -64,6 +65,7 @@ function listener(door: Door, answer: RequestListener): RequestListener {
       response.end(TOO_MANY);
       return;
     }
+    if (request.method === 'POST') own.remember(request, response, asking);
     asked(asking, () => answer(request, response));
   };
 }
@@ -113,6 +115,7 @@ export async function openDoors(
   answer: RequestListener,
   folder: string,
 ): Promise<Doors & { readonly close: () => Promise<void> }> {
+  const own = await openOwnDoor(answer);
   const near = createServer(
     listener(
       {
@@ -123,6 +126,7 @@ export async function openDoors(
         names: () => env.allowedHosts,
       },
       answer,
+      own,
     ),
   );
   const seen: Seen = { name: ownName(), addresses: ownAddresses(), isNameKnown: false };
@@ -164,6 +168,7 @@ export async function openDoors(
       listener(
         { scheme: 'https', isOfComputer: false, alwaysSignIn: true, isBehindProxy: false, names },
         answer,
+        own,
       ),
     );
     const offer = createServer((request, response) => {
@@ -258,7 +263,11 @@ export async function openDoors(
     },
     close: async () => {
       clearInterval(timer);
-      const ending = [closed(near), ...(open ? [closed(open.secure), closed(open.offer)] : [])];
+      const ending = [
+        closed(near),
+        closed(own.server),
+        ...(open ? [closed(open.secure), closed(open.offer)] : []),
+      ];
       await Promise.all(ending);
     },
   };

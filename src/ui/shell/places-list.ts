@@ -61,3 +61,5 @@ export const PLACES = [
     isFor: 'Products, rods and own mixes: what is left, what booked sets will need, what a set costs.',
   },
 ] as const;
+
+export type Place = (typeof PLACES)[number];

@@ -4,33 +4,15 @@ import Link from 'next/link';
 import type { Role } from '@/core/people/permission';
 import { PersonMark } from '../people/person-mark';
 import { usePathname } from 'next/navigation';
-import {
-  ChairIcon,
-  FindingsIcon,
-  HeadsIcon,
-  MarkIcon,
-  MoonIcon,
-  PlanIcon,
-  SetsIcon,
-  ShelfIcon,
-  StudioIcon,
-  TodayIcon,
-  WearIcon,
-} from '../icons';
+import { MarkIcon, MoonIcon, StudioIcon } from '../icons';
 import { otherUnits, useUnits } from '../units-context';
+import { PlaceIcon } from './place-icon';
 import { PLACES } from './places-list';
+import { RailMore } from './rail-more';
 import styles from './rail.module.css';
 
-const ICONS = {
-  today: TodayIcon,
-  heads: HeadsIcon,
-  plan: PlanIcon,
-  chair: ChairIcon,
-  findings: FindingsIcon,
-  wear: WearIcon,
-  sets: SetsIcon,
-  shelf: ShelfIcon,
-};
+/** As many places as fit under a thumb; the rest of them are behind one more. */
+const MOST_ON_A_PHONE = 5;
 
 /** Navigation: a rail beside the work, a bar under it on a phone. */
 export function Rail({
@@ -47,29 +29,29 @@ export function Rail({
   const { mode, systemMode, setMode } = useColorScheme();
   const isDark = (mode === 'system' ? systemMode : mode) === 'dark';
   const isHere = (href: string) => (href === '/' ? path === '/' : path.startsWith(href));
+  const places = PLACES.filter(({ isForAll }) => isForAll || role !== 'assistant');
+  const changeUnits = () => setUnits(otherUnits(units));
+  const changeLight = () => setMode(isDark ? 'light' : 'dark');
   return (
     <nav className={styles.rail} aria-label="Places">
       <Link href={role === 'assistant' ? '/chair' : '/'} className={styles.mark} aria-label="Keen Spiral">
         <MarkIcon />
       </Link>
       <ul className={styles.places}>
-        {PLACES.filter(({ isForAll }) => isForAll || role !== 'assistant').map(({ href, label, icon }) => {
-          const PlaceIcon = ICONS[icon];
-          return (
-            <li key={href}>
-              <Link href={href} className={styles.place} aria-current={isHere(href) ? 'page' : undefined}>
-                <PlaceIcon />
-                <span>{label}</span>
-              </Link>
-            </li>
-          );
-        })}
+        {places.map(({ href, label, icon }) => (
+          <li key={href}>
+            <Link href={href} className={styles.place} aria-current={isHere(href) ? 'page' : undefined}>
+              <PlaceIcon icon={icon} />
+              <span>{label}</span>
+            </Link>
+          </li>
+        ))}
       </ul>
       <div className={styles.settings}>
         <button
           type="button"
           className={styles.setting}
-          onClick={() => setUnits(otherUnits(units))}
+          onClick={changeUnits}
           aria-label={units.length === 'cm' ? 'cm, change to inches' : 'in, change to centimetres'}
         >
           {units.length}
@@ -94,15 +76,20 @@ export function Rail({
             <StudioIcon width={20} height={20} />
           </Link>
         )}
-        <button
-          type="button"
-          className={styles.setting}
-          onClick={() => setMode(isDark ? 'light' : 'dark')}
-          aria-label="Light or dark"
-        >
+        <button type="button" className={styles.setting} onClick={changeLight} aria-label="Light or dark">
           <MoonIcon width={20} height={20} />
         </button>
       </div>
+      <RailMore
+        places={places.slice(MOST_ON_A_PHONE)}
+        person={person}
+        isOwner={role === 'owner'}
+        isHere={isHere}
+        units={units}
+        changeUnits={changeUnits}
+        isDark={isDark}
+        changeLight={changeLight}
+      />
     </nav>
   );
 }
