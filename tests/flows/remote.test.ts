@@ -1,7 +1,8 @@
-import { execFileSync } from 'node:child_process';
+import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launchBrowser, openPage, PHONE } from '../support/browser';
@@ -24,6 +25,7 @@ let setId: string;
 beforeAll(async () => {
   const made = await aDatabase('demo', Date.now());
   ({ folder } = made);
+  const { rows } = await made.database.client.execute("select id from plans where status = 'chosen'");
   made.database.close();
   far = await serveLibsql(join(folder, 'test.db'));
   settings = { DATABASE_TOKEN: 'token' };
@@ -33,9 +35,7 @@ beforeAll(async () => {
   ]);
   browser = await launchBrowser();
   const { page } = await openPage(browser);
-  await page.goto(`${one.origin}/plan`, { waitUntil: 'networkidle2' });
-  const plan = await page.$eval('a[href^="/plan/0"]', (link) => link.getAttribute('href')!);
-  await page.goto(`${one.origin}${plan}`, { waitUntil: 'networkidle2' });
+  await page.goto(`${one.origin}/plan/${String(rows[0]!.id)}`, { waitUntil: 'networkidle2' });
   await press(page, 'Take to the chair');
   await page.waitForFunction(() => location.pathname.startsWith('/chair/'));
   setId = new URL(page.url()).pathname.split('/').at(-1)!;
@@ -84,7 +84,8 @@ describe('two processes at one database on a server', () => {
     await page.close();
     expect((await fetch(`${one.origin}/api/v1/ready`)).status).toBe(200);
     const out = mkdtempSync(join(tmpdir(), 'keen-export-'));
-    execFileSync(process.execPath, ['--import', 'tsx', 'src/cli/keen.ts', 'export', out], {
+    // Not waited for in place: the database is served by this very process.
+    await promisify(execFile)(process.execPath, ['--import', 'tsx', 'src/cli/keen.ts', 'export', out], {
       env: { ...process.env, ...settings, DATABASE_URL: far.url },
     });
     const archive = JSON.parse(readFileSync(join(out, 'studio.json'), 'utf8')) as {
