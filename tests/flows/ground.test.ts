@@ -14,6 +14,7 @@ import {
   seeGone,
   textOf,
 } from '../support/hands';
+import { roadTo } from '../support/road';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -382,6 +383,58 @@ describe('typed work', () => {
     }
     expect((await one('select title from plans where id = ?', [id]))!.title).toBe('Changed and left');
     expect(await scene.page.evaluate(() => document.body.innerText)).not.toContain('changed in another tab');
+  });
+
+  it('what this device sent itself, whose answer never came, is no other tab’s change', async () => {
+    const id = await newPlan(scene.page, 'Amara');
+    await kept(scene.page);
+    // Answers to what is kept stay on the way.
+    const client = await scene.page.createCDPSession();
+    let withheld = 0;
+    client.on('Fetch.requestPaused', ({ requestId, request }) => {
+      if (request.method === 'POST') withheld++;
+      else void client.send('Fetch.continueResponse', { requestId });
+    });
+    await client.send('Fetch.enable', { patterns: [{ urlPattern: '*/plan/*', requestStage: 'Response' }] });
+    await fill(scene.page, 'Name of the plan', 'Half typed');
+    for (let i = 0; withheld === 0; i++) {
+      expect(i).toBeLessThan(200);
+      await new Promise((wait) => setTimeout(wait, 50));
+    }
+    expect((await one('select title from plans where id = ?', [id]))!.title).toBe('Half typed');
+    await fill(scene.page, 'Name of the plan', 'Typed to its end');
+    await client.send('Fetch.disable');
+    await scene.page.reload({ waitUntil: 'networkidle2' });
+    await scene.page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('input')?.value === 'Typed to its end',
+    );
+    await kept(scene.page);
+    expect(await scene.page.$('::-p-text(another tab)')).toBeNull();
+    expect((await one('select title from plans where id = ?', [id]))!.title).toBe('Typed to its end');
+  });
+
+  it('a page asked for just before a change was kept shows the change all the same', async () => {
+    const id = await newPlan(scene.page, 'Amara');
+    await kept(scene.page);
+    const road = await roadTo(scene.origin);
+    const { page } = await openPage(scene.browser, DESK);
+    await page.goto(`${road.origin}/plan/${id}`, { waitUntil: 'networkidle2' });
+    const held = new Promise<void>((onPage) => Object.assign(road, { onPage }));
+    let letGo = (): void => undefined;
+    road.hold = new Promise<void>((go) => (letGo = go));
+    const answered = page.waitForResponse((response) => response.request().method() === 'POST');
+    await fill(page, 'Name of the plan', 'Kept on the way');
+    const reloaded = page.reload({ waitUntil: 'networkidle2' });
+    // The server has answered with the page as it was; then the change is kept, and only then that page arrives.
+    await held;
+    await answered;
+    letGo();
+    await reloaded;
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('input')?.value === 'Kept on the way',
+    );
+    await page.close();
+    road.close();
   });
 
   it('a change made while the server cannot be reached is there after the tab was closed', async () => {

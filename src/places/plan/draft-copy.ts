@@ -45,6 +45,26 @@ export function writeDraftCopy(id: string, copy: DraftCopy): void {
 
 export const dropDraftCopy = (id: string): void => localStorage.removeItem(keyOf(id));
 
+const keptKeyOf = (id: string) => `keen.kept.${id}`;
+
+/** Remembers in this tab which revision the server answered with. */
+export function rememberKept(id: string, revision: number): void {
+  try {
+    sessionStorage.setItem(keptKeyOf(id), String(revision));
+  } catch {
+    // Without it a page may show once more what it showed before.
+  }
+}
+
+/** Whether this tab was answered with a later revision: a page asked for while a change was being kept may be older. */
+export function wasKeptLater(id: string, revision: number): boolean {
+  try {
+    return Number(sessionStorage.getItem(keptKeyOf(id))) > revision;
+  } catch {
+    return false;
+  }
+}
+
 /** Sends the last change of a page that is being left; the answer is not waited for. */
 export function sendOnLeaving(
   id: string,

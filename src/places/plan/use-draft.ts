@@ -1,8 +1,16 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
 import type { FieldError } from '@/core/formats/field-error';
 import { readPlan, savePlan } from './actions';
-import { dropDraftCopy, readDraftCopy, sendOnLeaving, writeDraftCopy } from './draft-copy';
+import {
+  dropDraftCopy,
+  readDraftCopy,
+  rememberKept,
+  sendOnLeaving,
+  wasKeptLater,
+  writeDraftCopy,
+} from './draft-copy';
 import { draftReducer, startDraft } from './draft-reducer';
 import type { PlanContent } from '@/core/draft/draft-brief';
 
@@ -24,6 +32,7 @@ const wire = (id: string, revision: number, { title, brief, layerProductIds }: P
 
 /** A draft that keeps itself: undo, autosave, and a clear choice when another tab saved first. */
 export function useDraft(id: string, content: PlanContent, revision: number) {
+  const router = useRouter();
   const [state, dispatch] = useReducer(draftReducer, null, () => startDraft(content, revision));
   const [kept, setKept] = useState<KeptState>('kept');
   const [errors, setErrors] = useState<readonly FieldError[]>([]);
@@ -77,6 +86,7 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
         const answer = await savePlan(wire(id, from, present));
         if (answer.ok) {
           sent.current = [];
+          rememberKept(id, answer.value.revision);
           const action = { type: 'kept', content: present, revision: answer.value.revision } as const;
           latest.current = draftReducer(latest.current, action);
           dispatch(action);
@@ -113,6 +123,7 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
   // After Back a page is first shown as it was left, then as the server has it.
   useEffect(() => {
     dispatch({ type: 'renewed', content, revision });
+    if (wasKeptLater(id, revision)) router.refresh();
     // The content belongs to the revision: a new one comes with a new revision only.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [revision]);
