@@ -3,8 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { DESK, launchBrowser, openPage, PHONE } from '../tests/support/browser';
+import { startLan } from '../tests/support/lan';
+import { signedInAs } from '../tests/support/people';
 import { startServer } from '../tests/support/server';
-import { arrive, press, see, startByHand } from '../tests/support/hands';
+import { arrive, fill, press, pressInDialog, see, startByHand } from '../tests/support/hands';
 
 const FOLDER = 'docs/screenshots';
 
@@ -18,11 +20,12 @@ async function main() {
   const drying = await first('select id from sets where taken_down_at_ms is null');
   const worn = await first('select id from sets where taken_down_at_ms is not null and ended_at_ms is null');
   const wedding = await first("select id from sets where title like '%wedding%'");
-  const rushed = await first("select id from sets where title like '%taken down damp%'");
   const amara = await first("select id from heads where name = 'Amara'");
   const maren = await first("select id from heads where name = 'Maren'");
 
   const shoot = async (page: Page, name: string) => {
+    await page.waitForNetworkIdle({ concurrency: 2 });
+    await page.evaluate(async () => void (await document.fonts.ready));
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     console.log(`${FOLDER}/${name}.png`);
   };
@@ -43,7 +46,6 @@ async function main() {
   await take('head', `/heads/${amara}`);
   const settled = (page: Page) => see(page, 'range worked out').then(() => undefined);
   await take('plan', `/plan/${booked}`, {}, settled);
-  await take('plan-dark', `/plan/${booked}`, { scheme: 'dark' }, settled);
   await take('plan-fit', `/plan/${booked}`, {}, async (page) => {
     await press(page, 'Fit to my time');
     await press(page, 'Find what fits');
@@ -76,7 +78,6 @@ async function main() {
   await take('shelf', '/shelf');
   await take('studio', '/studio');
   await take('findings', '/findings');
-  await take('next-time', `/sets/${rushed}/next`);
   await take('chair-drying', `/chair/${drying}`);
   await take('wear', `/wear/${worn}`);
   const home = join(mkdtempSync(join(tmpdir(), 'diary-')), 'diary.html');
@@ -124,10 +125,39 @@ async function main() {
       args: [`shot${n}`, n, start + n * 155_000, n, id],
     });
   }
-  await take('chair-setting', `/chair/${id}`);
   await take('chair-setting-phone', `/chair/${id}`, { viewport: PHONE });
   await browser.close();
   await server.stop();
+  await takePeople(shoot);
+}
+
+/** Who works here, how a phone is let in, and what it shows then. The name of this computer stands on them. */
+async function takePeople(shoot: (page: Page, name: string) => Promise<void>) {
+  const lan = await startLan('demo');
+  const studioId = String((await lan.database.client.execute('select id from studios')).rows[0]!.id);
+  const people = { Maren: 'owner', Bea: 'stylist', Ilo: 'assistant' } as const;
+  for (const [colour, [name, role]] of Object.entries(people).entries())
+    await signedInAs(lan.database, studioId, role, { name, colour });
+  const browser = await launchBrowser();
+  const { page: desk } = await openPage(browser);
+  await desk.goto(`${lan.near}/studio/people`, { waitUntil: 'networkidle2' });
+  await shoot(desk, 'people');
+  await press(desk, 'Pair a phone or tablet');
+  await pressInDialog(desk, 'Show the code');
+  await see(desk, 'It pairs one device');
+  await shoot(desk, 'pairing');
+  const trusting = await lan.phone();
+  const { page: phone } = await openPage(trusting, PHONE, 'dark');
+  const typed = await desk.$eval('[role="dialog"] [class*="typed"]', ({ textContent }) => textContent ?? '');
+  await phone.goto(`${lan.origin}/pair`, { waitUntil: 'networkidle2' });
+  await fill(phone, 'Code from the owner’s screen', typed);
+  await fill(phone, 'What this device is called', 'Tablet by the mirror');
+  await press(phone, 'Pair this device');
+  await see(phone, 'Ilo');
+  await shoot(phone, 'sign-in');
+  await trusting.close();
+  await browser.close();
+  await lan.stop();
 }
 
 await main();

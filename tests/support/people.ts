@@ -33,12 +33,17 @@ export async function signedInAs(
   { write }: Database,
   studioId: string,
   role: Role,
-  options: { readonly name?: string; readonly deviceRole?: Role; readonly nowMs?: number } = {},
+  options: {
+    readonly name?: string;
+    readonly deviceRole?: Role;
+    readonly colour?: number;
+    readonly nowMs?: number;
+  } = {},
 ): Promise<Signed> {
-  const { name = `The ${role}`, deviceRole = role, nowMs = Date.now() } = options;
+  const { name = `The ${role}`, deviceRole = role, colour = 0, nowMs = Date.now() } = options;
   const [code, device, session] = [newToken(), newToken(), newToken()];
   return write(async (tx) => {
-    const personId = await addPerson(tx, studioId, { name, role, colour: 0, secretHash: 'none' }, nowMs);
+    const personId = await addPerson(tx, studioId, { name, role, colour, secretHash: 'none' }, nowMs);
     await makeCode(tx, studioId, { role: deviceRole, tokenHash: digestOf(code), typedHash: '' }, nowMs);
     const paired = await pairDevice(
       tx,
