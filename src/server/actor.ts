@@ -6,12 +6,15 @@ import { deviceBy, isSeenLater, noteSeen, signedInBy, type Device } from './db/r
 import type { Person } from './db/rows/people';
 import { currentStudio, type Studio } from './db/rows/studios';
 import { AppError } from './errors';
+import type { LearningStudio } from './learning';
 import { digestOf } from './secrets';
+
+/** The studio, with what whoever signed in has of her own in the place of what the studio has. */
+export type SeenStudio = Studio & Pick<LearningStudio, 'setBy'>;
 
 /** Who is asking, for which studio, and as what. Sign-in is decided here and nowhere else. */
 export interface Actor {
-  /** The studio, with what whoever signed in has of her own in the place of what the studio has. */
-  readonly studio: Studio;
+  readonly studio: SeenStudio;
   readonly role: Role;
   /** Who signed in; null for whoever sits at the computer. */
   readonly person: Person | null;
@@ -26,11 +29,12 @@ export async function askingDevice(): Promise<{ device: Device; studio: Studio }
 }
 
 /** A studio as somebody sees it who has ways of her own. */
-const asSeenBy = (studio: Studio, { display, hand, handUnits }: Person): Studio => ({
+const asSeenBy = (studio: Studio, { name, display, hand, handUnits }: Person): SeenStudio => ({
   ...studio,
   display: { ...studio.display, ...display },
   hand: hand ?? studio.hand,
   handUnits: handUnits ?? studio.handUnits,
+  setBy: name,
 });
 
 /**

@@ -32,6 +32,8 @@ import { inPool, isServing } from './pool';
 export interface LearningStudio {
   readonly id: string;
   readonly timeZone: string;
+  /** Who signed in: what she plans takes her own pace. */
+  readonly setBy?: string;
 }
 
 /** What a studio knows by now. */
@@ -295,7 +297,7 @@ export async function knownOfHead(
 ): Promise<KnownOfHead> {
   try {
     const { learning, corrections } = await studioKnowledge(database, studio);
-    return { learnt: rounded(learntOfHead(learning, headId)), corrections };
+    return { learnt: rounded(learntOfHead(learning, headId, studio.setBy)), corrections };
   } catch (thrown) {
     log.warn({ err: thrown }, 'what is learnt could not be worked out');
     return { learnt: null, corrections: null };

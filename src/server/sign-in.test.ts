@@ -155,13 +155,15 @@ describe('who is signed in', () => {
   });
 
   it('has her own units, hand and weights in the place of the studio’s, which stay', async () => {
-    const ann = await somebody('stylist');
+    const ann = await somebody('stylist', { name: 'Ann the quick' });
     const own = { display: { length: 'in' }, hand: 'firm', handUnits: { pump: 1.7 } } as const;
     await write((tx) => saveOwnWays(tx, studioId, ann.personId, own));
     expect((await actorOf(ann)).studio).toMatchObject({
       display: { length: 'in' },
       hand: 'firm',
       handUnits: { pump: 1.7 },
+      // Her own pace, too, is known by her name.
+      setBy: 'Ann the quick',
     });
     expect((await actorOf(await somebody('stylist'))).studio).toMatchObject({
       display: {},

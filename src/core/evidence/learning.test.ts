@@ -159,6 +159,28 @@ describe('what a head is known for', () => {
 describe('a hand’s own pace, apart from the head’s', () => {
   const spreads = usualSpreads('pace');
 
+  it('is what a forecast takes for whoever will set her; a hand nobody timed has that of the last', () => {
+    const sets = simulatedStudio(studios()[3]!).sets.map(({ seen, ...set }, index): LearntSet => {
+      const isBea = index % 2 === 1;
+      const { install } = seen;
+      return {
+        ...set,
+        seen: {
+          ...seen,
+          stylist: isBea ? 'Bea' : 'Ada',
+          install: install && { ...install, came: install.came * (isBea ? 1.5 : 1) },
+        },
+      };
+    });
+    const learning = learningOf(sets);
+    const ofHead = (headId: string, setBy?: string) =>
+      learntOfHead(learning, headId, setBy)!.others.pace!.shift;
+    expect(ofHead('head-0', 'Bea') - ofHead('head-0', 'Ada')).toBeGreaterThan(0.25);
+    const last = learning.sets.get('head-0')!.at(-1)!.seen.stylist!;
+    expect(ofHead('head-0', 'Nobody')).toBe(ofHead('head-0', last));
+    expect(ofHead('head-0')).toBe(ofHead('head-0', last));
+  });
+
   it('of one hand is what the tree gives', () => {
     const told: [string, number[]][] = [
       ['a', [0.3, 0.2]],

@@ -328,11 +328,13 @@ export const lastStylist = (sets: readonly LearntSet[]): string =>
 /**
  * What a forecast for a head takes from what was learnt.
  *
+ * @param setBy whose hands will set her, by name; where nothing of hers is timed, those that set her last
  * @returns null where nothing worth saying is known
  */
-export function learntOfHead(learning: Learning, headId: string): Learnt | null {
+export function learntOfHead(learning: Learning, headId: string, setBy: string | null = null): Learnt | null {
   const own = learning.sets.get(headId) ?? [];
-  const stylist = lastStylist(own);
+  const isTimed = learning.paces.stylists.some(({ stylist }) => stylist === setBy);
+  const stylist = isTimed ? setBy! : lastStylist(own);
   const outcomesOf = (technique: string): LearntOutcomes => {
     const entries = LEARNT_OUTCOMES.flatMap((outcome) => {
       const known = knownOf(learning, outcome, headId, technique, stylist);
