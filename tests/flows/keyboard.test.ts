@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { arrive, forecastSettles, see } from '../support/hands';
+import { PHONE } from '../support/browser';
+import { arrive, forecastSettles, press, see } from '../support/hands';
 import { setScene } from '../support/scene';
 
 const scene = setScene('demo');
@@ -184,6 +185,73 @@ describe('the whole of Plan by keyboard alone', () => {
       "select used_since_g from products where name = 'Stillpond gel'",
     );
     expect(Number(used.rows[0]?.used_since_g)).toBeGreaterThan(10);
+    expect(scene.problems).toEqual([]);
+  });
+});
+
+describe('the bar of places on a phone', () => {
+  const menu = '[role="menu"]';
+  const gone = () => scene.page.waitForFunction((at) => document.querySelector(at) === null, {}, menu);
+  const items = () =>
+    scene.page.$$eval(`${menu} [role="menuitem"]`, (all) => all.map((own) => (own as HTMLElement).innerText));
+
+  it('shows five places, all on the screen, and the rest behind one more', async () => {
+    await scene.page.setViewport(PHONE);
+    await scene.page.goto(`${scene.origin}/findings`, { waitUntil: 'networkidle2' });
+    const shown = await scene.page.$$eval('nav a, nav button', (all) =>
+      all
+        .map((own) => ({ words: (own as HTMLElement).innerText, box: own.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0)
+        .map(({ words, box }) => [words, box.left >= 0 && box.right <= innerWidth && box.height >= 44]),
+    );
+    expect(shown).toEqual(['Today', 'Heads', 'Plan', 'Chair', 'Wear', 'More'].map((words) => [words, true]));
+    expect(await scene.page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  });
+
+  it('is gone through by keys: opened, walked, left, and gone from', async () => {
+    await tabTo('More');
+    await key('Enter');
+    await scene.page.waitForSelector(menu);
+    expect((await items()).map((words) => words.split('\n').at(-1))).toEqual([
+      'Sets',
+      'Findings',
+      'Shelf',
+      'Studio',
+      'Change to inches',
+      'Change to dark',
+    ]);
+    await key('Escape');
+    await gone();
+    expect(await focused()).toBe('More');
+    await key('Enter');
+    await scene.page.waitForSelector(menu);
+    // It begins where one is: at Findings.
+    await key('ArrowDown');
+    await key('Enter');
+    await arrive(scene.page, /^\/shelf$/);
+    await gone();
+  });
+
+  it('turns units and light, which stay over a reload', async () => {
+    for (const [from, to] of [
+      ['Change to inches', 'Change to centimetres'],
+      ['Change to dark', 'Change to light'],
+    ] as const) {
+      await press(scene.page, 'More');
+      await (await scene.page.waitForSelector(
+        `::-p-xpath(//*[@role="menuitem"][contains(., "${from}")])`,
+      ))!.click();
+      await see(scene.page, to);
+      await key('Escape');
+      await gone();
+    }
+    await new Promise((kept) => setTimeout(kept, 500));
+    await scene.page.reload({ waitUntil: 'networkidle2' });
+    await press(scene.page, 'More');
+    await see(scene.page, 'Change to centimetres');
+    await see(scene.page, 'Change to light');
+    await key('Escape');
+    await gone();
     expect(scene.problems).toEqual([]);
   });
 });

@@ -127,6 +127,43 @@ describe('the studio’s network', () => {
     expect(new URL(owner.url()).pathname).toBe('/');
   });
 
+  it('in two tabs: a name is given once, and who was taken out elsewhere is not changed here', async () => {
+    const second = await openPage(computer, DESK);
+    const open = (page: Page) => page.goto(`${lan.near}/studio/people`, { waitUntil: 'networkidle2' });
+    await Promise.all([open(owner), open(second.page)]);
+    await add('Odile', 'Assistant', '6204');
+    // The second tab does not know of her yet.
+    await press(second.page, 'Add somebody');
+    await second.page.waitForSelector('[role="dialog"]');
+    await fill(second.page, 'Name', 'odile');
+    await second.page.type('[role="dialog"] input[type="password"]', '1234');
+    await pressInDialog(second.page, 'Keep');
+    await see(second.page, 'among the first that anybody tries');
+    await fill(second.page, 'PIN', '8815');
+    await pressInDialog(second.page, 'Keep');
+    await see(second.page, 'already');
+    // What was typed is still there.
+    expect(
+      await second.page.$eval('[role="dialog"] input', (input) => (input as HTMLInputElement).value),
+    ).toBe('odile');
+    await open(second.page);
+    await press(second.page, 'Change Odile');
+    await fill(second.page, 'Name', 'Odile the second');
+    await press(owner, 'Change Odile');
+    await fill(owner, 'Name', 'Odile A.');
+    await pressInDialog(owner, 'Keep');
+    await see(owner, 'Odile A.');
+    await pressInDialog(second.page, 'Keep');
+    await see(second.page, 'changed somewhere else');
+    await press(owner, 'Change Odile A.');
+    await pressInDialog(owner, 'Let in no more');
+    await pressInDialog(owner, 'Let her in no more');
+    await seeGone(owner, 'Odile');
+    await pressInDialog(second.page, 'Keep');
+    await see(second.page, 'not here');
+    await second.page.close();
+  });
+
   it('offers its authority in the clear, and that alone; its letters are those on the owner’s screen', async () => {
     const authority = readFileSync(join(lan.folder, 'authority.pem'), 'utf8');
     const shown = fingerprintOf(authority).split(':').slice(0, 8).join(' ');

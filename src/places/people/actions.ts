@@ -11,6 +11,7 @@ import {
   addPerson as addPersonRow,
   changePerson as changePersonRow,
   findOwner,
+  findPerson,
   revokePerson as revokePersonRow,
 } from '@/server/db/rows/people';
 import { doors } from '@/server/doors/network';
@@ -79,11 +80,14 @@ export const addPerson = action('people', newPersonInput, async ({ input, actor,
   return { personId };
 });
 
-/** Changes what is written of somebody; a new PIN may be tried at once. */
+/** Changes what is written of somebody, unless another tab did meanwhile; a new PIN may be tried at once. */
 export const changePerson = action('people', personInput, async ({ input, actor, database, nowMs }) => {
-  const { personId, secret, ...card } = input;
+  const { personId, before, secret, ...card } = input;
   const secretHash = secret === null ? null : await hashSecret(secret);
   await database.write(async (tx) => {
+    const now = await findPerson(tx, actor.studio.id, personId);
+    if (now && (now.name !== before.name || now.role !== before.role || now.colour !== before.colour))
+      throw new AppError('conflict');
     await changePersonRow(tx, actor.studio.id, personId, { ...card, secretHash }, nowMs);
     if (secretHash === null) return;
     await letGuessAgain(tx, personId);

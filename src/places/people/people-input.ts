@@ -30,7 +30,13 @@ export const ownerInput = z
   .superRefine(({ secret }, context) => secretFits({ role: 'owner', secret }, context));
 export const newPersonInput = z.strictObject({ ...card, secret: z.string() }).superRefine(secretFits);
 export const personInput = z
-  .strictObject({ personId: id, ...card, secret: z.string().nullable() })
+  .strictObject({
+    personId: id,
+    /** As she stood where she was opened. */
+    before: z.strictObject(card),
+    ...card,
+    secret: z.string().nullable(),
+  })
   .superRefine(secretFits);
 export const personIdInput = z.strictObject({ personId: id });
 export const deviceIdInput = z.strictObject({ deviceId: id });

@@ -5,6 +5,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ROLES, type Role } from '@/core/people/permission';
 import { ConfirmDialog } from '@/ui/feedback/confirm-dialog';
@@ -35,6 +36,7 @@ export function PersonDialog({
   isLastOwner: boolean;
   onClose: () => void;
 }) {
+  const router = useRouter();
   const [card, setCard] = useState<PersonCard>(before);
   const [secret, setSecret] = useState('');
   const [isLeaving, setLeaving] = useState(false);
@@ -42,14 +44,22 @@ export function PersonDialog({
   const isOwner = card.role === 'owner';
   // Another kind of secret is asked for with another role.
   const isNewSecret = id === null || isOwner !== (before.role === 'owner');
-  const keep = () =>
-    run<unknown>(
+  const keep = async () => {
+    const answer = await run<unknown>(
       () =>
         id === null
           ? addPerson({ ...card, secret })
-          : changePerson({ personId: id, ...card, secret: isNewSecret || secret !== '' ? secret : null }),
+          : changePerson({
+              personId: id,
+              before,
+              ...card,
+              secret: isNewSecret || secret !== '' ? secret : null,
+            }),
       onClose,
     );
+    // What another tab made of her stands behind this dialog.
+    if (answer?.ok === false && ['conflict', 'not-found'].includes(answer.code)) router.refresh();
+  };
   if (isLeaving && id !== null)
     return (
       <ConfirmDialog
