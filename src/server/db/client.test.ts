@@ -75,4 +75,38 @@ describe('the database file', () => {
     expect((await database.db.select().from(studios)).map((studio) => studio.name)).toEqual(['Whole']);
     database.close();
   });
+
+  it('begins a write anew that another process did not let begin, and carries it out once', async () => {
+    const url = fileUrl();
+    const [own, other] = [openDatabase(url), openDatabase(url)];
+    await migrateDatabase(own, url, 1);
+    const pen = await other.client.transaction('write');
+    let times = 0;
+    const written = own.write((tx) => {
+      times += 1;
+      return createStudio(tx, { name: 'Late', timeZone: 'UTC' }, 1);
+    });
+    // The other holds the pen until the first try has given up.
+    setTimeout(() => void pen.commit(), 0);
+    await written;
+    expect(times).toBe(1);
+    expect((await currentStudio(own.db))?.name).toBe('Late');
+    own.close();
+    other.close();
+  });
+
+  it('does not repeat what was begun: a refusal in the middle is told at once', async () => {
+    const database = openDatabase(':memory:');
+    await migrateDatabase(database, ':memory:', 1);
+    let times = 0;
+    const busy = Object.assign(new Error('busy'), { code: 'SQLITE_BUSY' });
+    await expect(
+      database.write(() => {
+        times += 1;
+        return Promise.reject(busy);
+      }),
+    ).rejects.toBe(busy);
+    expect(times).toBe(1);
+    database.close();
+  });
 });

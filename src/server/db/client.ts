@@ -19,6 +19,32 @@ export interface Database {
   readonly client: Client;
 }
 
+/** How often a write begins anew that another process, such as the command line, did not let begin. */
+const MOST_TRIES = 6;
+const PAUSE_MS = 100;
+
+/**
+ * Carries a transaction out on a file: begun anew where another process held the pen for too long. The client leaves
+ * the refused beginning open on its connection, on which nothing could be kept any more: it is given up.
+ */
+async function inTurn<T>(client: Client, db: Db, work: (tx: Tx) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    let isBegun = false;
+    try {
+      return await db.transaction((tx) => {
+        isBegun = true;
+        return work(tx);
+      });
+    } catch (thrown) {
+      const isBusy = (thrown as { code?: unknown }).code === 'SQLITE_BUSY';
+      if (isBegun || !isBusy) throw thrown;
+      await client.reconnect();
+      if (tries === MOST_TRIES) throw thrown;
+      await new Promise((wait) => setTimeout(wait, PAUSE_MS));
+    }
+  }
+}
+
 const MIGRATIONS = join(process.cwd(), 'drizzle');
 
 /**
@@ -37,7 +63,7 @@ export function openDatabase(url: string): Database {
     db,
     client,
     write: (work) => {
-      const next = last.then(() => (isRemote(url) ? writeOnce(db, work) : db.transaction(work)));
+      const next = last.then(() => (isRemote(url) ? writeOnce(db, work) : inTurn(client, db, work)));
       last = next.catch(() => undefined);
       return next;
     },
