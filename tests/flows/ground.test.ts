@@ -322,10 +322,10 @@ describe('a head', () => {
     await press(scene.page, 'Undo');
     await see(scene.page, 'Solveig is back');
     await press(scene.page, 'Merge with another entry');
-    const other = await scene.page.$$eval(
-      '[role="dialog"] option',
-      (options) => options.find((own) => own.textContent?.startsWith('Ife'))!.value,
+    const ife = await scene.page.waitForSelector(
+      '::-p-xpath(//*[@role="dialog"]//option[starts-with(., "Ife")])',
     );
+    const other = await ife!.evaluate((option) => (option as HTMLOptionElement).value);
     await choose(scene.page, 'The other entry', other);
     await press(scene.page, 'Merge Ife into Solveig');
     await see(scene.page, 'Ife is merged into Solveig');

@@ -56,10 +56,9 @@ describe('a first draft', () => {
   it('looks at another kind and keeps it until a wish changes', async () => {
     await draftFor('Amara', '&want=lasts,big');
     const before = await draftWords();
-    const other = await scene.page.$eval('button[aria-label^="Look at "]', (button) =>
-      button.getAttribute('aria-label')!,
-    );
-    await press(scene.page, other);
+    const other = await scene.page.waitForSelector('ul[aria-label="Others to look at"] button');
+    await other!.evaluate((button) => button.scrollIntoView({ block: 'center' }));
+    await other!.click();
     await scene.page.waitForFunction(
       (was) => document.querySelector<HTMLElement>('section[aria-label="The draft"]')!.innerText !== was,
       {},

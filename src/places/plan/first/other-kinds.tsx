@@ -30,17 +30,12 @@ export function OtherKinds({
 }) {
   const { units } = useUnits();
   return (
-    <ul className={styles.kinds}>
+    <ul className={styles.kinds} aria-label="Others to look at">
       {options.map(({ index, option }) => {
         const words = differenceWords(comparedOption(now), comparedOption(option), units);
         return (
           <li key={option.title}>
-            <button
-              type="button"
-              className={styles.kind}
-              aria-label={`Look at ${option.title}`}
-              onClick={() => onTake(index, option)}
-            >
+            <button type="button" className={styles.kind} onClick={() => onTake(index, option)}>
               <HeadThumb drawn={option.drawn} skin={head.skinTone} hair={head.hairTone} />
               <span>
                 <b>{option.title}</b>
