@@ -87,7 +87,13 @@ export const changePerson = action('people', personInput, async ({ input, actor,
   await database.write(async (tx) => {
     const now = await findPerson(tx, actor.studio.id, personId);
     if (now && (now.name !== before.name || now.role !== before.role || now.colour !== before.colour))
-      throw new AppError('conflict');
+      throw new AppError('conflict', [
+        {
+          path: '',
+          message:
+            'she was changed somewhere else meanwhile; leave this and open her again to see how she stands',
+        },
+      ]);
     await changePersonRow(tx, actor.studio.id, personId, { ...card, secretHash }, nowMs);
     if (secretHash === null) return;
     await letGuessAgain(tx, personId);

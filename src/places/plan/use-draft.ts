@@ -133,10 +133,11 @@ export function useDraft(id: string, content: PlanContent, revision: number) {
     const before = readDraftCopy(id);
     if (!before) return;
     let isOver = false;
-    sent.current = before.sent;
+    const isOlder = before.revision !== latest.current.revision;
+    // The page may be the older of the two as well: what is in the copy then only has to be sent.
+    sent.current = isOlder ? [before.content, ...before.sent] : before.sent;
     isTakingUp.current = true;
     const takeUp = async () => {
-      const isOlder = before.revision !== latest.current.revision;
       // Nobody to ask is as good as another tab: nothing of it is overwritten unasked.
       const own = isOlder ? await arrived(before.revision).catch(() => null) : null;
       if (isOver) return;

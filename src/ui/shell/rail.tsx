@@ -38,8 +38,8 @@ export function Rail({
         <MarkIcon />
       </Link>
       <ul className={styles.places}>
-        {places.map(({ href, label, icon }) => (
-          <li key={href}>
+        {places.map(({ href, label, icon }, index) => (
+          <li key={href} className={index < MOST_ON_A_PHONE ? undefined : styles.beyond}>
             <Link href={href} className={styles.place} aria-current={isHere(href) ? 'page' : undefined}>
               <PlaceIcon icon={icon} />
               <span>{label}</span>
