@@ -1,4 +1,4 @@
-import { afterAll, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, describe, expect, it, vi } from 'vitest';
 import { aBrief } from '../../tests/support/briefs';
 import { answerBrief } from '@/core/plan/answer-brief';
 import { METRIC } from '@/core/formats/display';
@@ -6,6 +6,7 @@ import { flatHead } from './flat-head';
 import { closePool, inPool } from './pool';
 
 afterAll(closePool);
+afterEach(() => void vi.useRealTimers());
 
 describe('the pool beside the server', () => {
   it('answers what the core answers', async () => {
@@ -39,6 +40,17 @@ describe('the pool beside the server', () => {
     expect(drawn!.bar).toEqual({ cm: 5.08, words: '2 in' });
     expect(drawn!.pictures[0]!.picture.runs.length).toBeGreaterThan(20);
     expect(await flatHead({ format: 'nothing' }, null, states, METRIC)).toBeNull();
+  });
+
+  it('ends what a stranger asks after half a minute and goes on; a page of the studio waits for a busy machine', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    const strange = inPool('answer', aBrief(), 'http').catch((thrown: unknown) => thrown);
+    const screen = inPool('view', { brief: aBrief(), draws: 0 });
+    await vi.advanceTimersByTimeAsync(30_000);
+    vi.useRealTimers();
+    expect(await strange).toMatchObject({ code: 'took-too-long' });
+    expect((await screen).ok).toBe(true);
+    expect((await inPool('answer', aBrief(), 'http')).ok).toBe(true);
   });
 
   it('passes on what went wrong in a task without ending the lane', async () => {

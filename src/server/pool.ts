@@ -3,21 +3,21 @@ import { Piscina } from 'piscina';
 import type { PoolTask, tasks } from '@/workers/pool';
 import { AppError } from './errors';
 
-/** Longest that one forecast may take once its turn has come, ms; then its thread is ended. */
-const LONGEST_MS = 10_000;
-/** The same for what is some five seconds' work where nothing else runs. */
-const LONGEST_SLOW_MS = 30_000;
-const SLOW: readonly PoolTask[] = ['suggest', 'flatHead'];
-
 /**
  * Lanes, so that programs that ask over HTTP, what is read out of years of sets, and what is drawn cannot hold up a forecast
  * on a screen: one thread each, one task at a time. What a stranger sends waits two deep and is told to come back; pages of the studio
- * itself wait longer.
+ * itself wait longer. `longestMs` ends the thread of a task that would never end. Where nothing else runs the slowest takes some
+ * five seconds; a machine that has much else to do takes ten times as long, and that is no failure.
  */
-const MOST_WAITING = { screens: 64, http: 2, log: 64, pictures: 8 } as const;
-export type Lane = keyof typeof MOST_WAITING;
+const LANES = {
+  screens: { mostWaiting: 64, longestMs: 120_000 },
+  http: { mostWaiting: 2, longestMs: 30_000 },
+  log: { mostWaiting: 64, longestMs: 120_000 },
+  pictures: { mostWaiting: 8, longestMs: 60_000 },
+} as const;
+export type Lane = keyof typeof LANES;
 /** Lanes that a first page may wait for. */
-const LANES: readonly Lane[] = ['screens', 'http'];
+const WARM: readonly Lane[] = ['screens', 'http'];
 
 /** A thread, what runs or waits for it, and the end of its queue. */
 interface OpenLane {
@@ -46,7 +46,7 @@ function openLane(lane: Lane): OpenLane {
 /**
  * Works something out beside the request thread.
  *
- * @throws AppError busy when too much waits already, took-too-long after ten seconds of work, or thirty for what is slow
+ * @throws AppError busy when too much waits already, took-too-long after the longest that a task of its lane may take
  */
 export async function inPool<T extends PoolTask>(
   task: T,
@@ -55,9 +55,9 @@ export async function inPool<T extends PoolTask>(
 ): Promise<ReturnType<(typeof tasks)[T]>> {
   const lane = openLane(laneId);
   // One runs; the others wait.
-  if (lane.present > MOST_WAITING[laneId]) throw new AppError('busy');
+  if (lane.present > LANES[laneId].mostWaiting) throw new AppError('busy');
   lane.present += 1;
-  const turn = lane.tail.then(() => inTime(lane.threads, { task, input }));
+  const turn = lane.tail.then(() => inTime(lane.threads, { task, input }, LANES[laneId].longestMs));
   lane.tail = turn.catch(() => undefined);
   try {
     return (await turn) as ReturnType<(typeof tasks)[T]>;
@@ -67,9 +67,13 @@ export async function inPool<T extends PoolTask>(
 }
 
 /** Runs one task, and ends its thread when it takes too long. */
-async function inTime(threads: Piscina, work: { task: PoolTask; input: unknown }): Promise<unknown> {
+async function inTime(
+  threads: Piscina,
+  work: { task: PoolTask; input: unknown },
+  longestMs: number,
+): Promise<unknown> {
   const abort = new AbortController();
-  const timer = setTimeout(() => abort.abort(), SLOW.includes(work.task) ? LONGEST_SLOW_MS : LONGEST_MS);
+  const timer = setTimeout(() => abort.abort(), longestMs);
   try {
     return await threads.run(work, { signal: abort.signal });
   } catch (thrown) {
@@ -83,7 +87,7 @@ async function inTime(threads: Piscina, work: { task: PoolTask; input: unknown }
 export const isServing = (): boolean => Object.keys(holder.keenSpiralLanes ?? {}).length > 0;
 
 /** Starts the threads, so that the first page does not wait for them. */
-export const warmUp = (): void => LANES.forEach(openLane);
+export const warmUp = (): void => WARM.forEach(openLane);
 
 /** Ends the threads. A command line or test that used them would not end by itself. */
 export async function closePool(): Promise<void> {
