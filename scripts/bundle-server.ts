@@ -1,9 +1,10 @@
 import { build } from 'esbuild';
 
-/** Bundles the server around the built pages, so that it starts with `node` alone; packages stay where they are. */
+/** Bundles the server around the built pages, and its threads, so that they start with `node` alone; packages stay where they are. */
 await build({
-  entryPoints: ['src/server/doors/main.ts'],
-  outfile: '.next/keen-spiral.mjs',
+  entryPoints: { 'keen-spiral': 'src/server/doors/main.ts', pool: 'src/workers/pool.ts' },
+  outdir: '.next',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   packages: 'external',
   platform: 'node',

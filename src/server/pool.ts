@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
 import type { PoolTask, tasks } from '@/workers/pool';
+import { env } from './env';
 import { AppError } from './errors';
 
 /**
@@ -28,12 +29,16 @@ interface OpenLane {
 
 const holder = globalThis as { keenSpiralLanes?: Partial<Record<Lane, OpenLane>> };
 
+/** What a thread runs: the bundle of what was built, which stands in a fifth of the time, or what is being written. */
+const THREAD = env.isProduction
+  ? { filename: join(process.cwd(), '.next', 'pool.mjs') }
+  : { filename: join(process.cwd(), 'src', 'workers', 'pool.ts'), execArgv: ['--import', 'tsx'] };
+
 function openLane(lane: Lane): OpenLane {
   const lanes = (holder.keenSpiralLanes ??= {});
   return (lanes[lane] ??= {
     threads: new Piscina({
-      filename: join(process.cwd(), 'src', 'workers', 'pool.ts'),
-      execArgv: ['--import', 'tsx'],
+      ...THREAD,
       minThreads: 1,
       maxThreads: 1,
       idleTimeout: Infinity,
