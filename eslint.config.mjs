@@ -100,6 +100,19 @@ const config = [
     ['src/places/**/queries.ts', 'src/places/**/actions.ts', 'src/places/**/*-actions.ts'],
   ),
   {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/shell/link.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportDeclaration[source.value='next/link']",
+          message: 'Links are ui/shell/link: it asks for no page before it is followed.',
+        },
+      ],
+    },
+  },
+  {
     files: ['scripts/**', 'src/cli/**', 'tests/**', '*.mjs', '*.cjs'],
     rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
   },

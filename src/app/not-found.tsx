@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
 
 export const metadata: Metadata = { title: 'Not here' };

@@ -32,6 +32,9 @@ export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true }
 /** How long anything on a page may take on a busy machine; time itself is for the bench. */
 const PATIENCE_MS = 60_000;
 
+/** How often a page is looked at while something is waited for, ms: each frame, it would have time for little else. */
+const LOOK_EVERY_MS = 100;
+
 /** Longest that a page's program is waited for, ms. */
 const HOLD_MS = 20_000;
 
@@ -68,7 +71,12 @@ export async function openPage(
       if (!isLostAnswer(thrown)) throw thrown;
     });
   page.setDefaultTimeout(PATIENCE_MS);
-  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  const [goto, reload, until] = [
+    page.goto.bind(page),
+    page.reload.bind(page),
+    page.waitForFunction.bind(page),
+  ];
+  page.waitForFunction = (what, how, ...given) => until(what, { polling: LOOK_EVERY_MS, ...how }, ...given);
   page.goto = async (...to) => {
     const answer = await goto(...to);
     await isTakenHold(page);

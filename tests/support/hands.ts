@@ -118,7 +118,7 @@ export const forecastSettles = (page: Page): Promise<unknown> =>
       if (kept.lastWords?.words !== words) kept.lastWords = { words, atMs: performance.now() };
       return words.includes('range worked out') && performance.now() - kept.lastWords.atMs > stillMs;
     },
-    { polling: 100 },
+    {},
     1500,
   );
 

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useState } from 'react';
 import type { ChairDeskProps, ChairViewProps, OpenDialog } from './chair-set';
 import { formatClock } from '@/ui/format';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { setLabelOf } from '@/core/draft/labels';
 import { EmptyState } from '@/ui/feedback/empty-state';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useState } from 'react';
 import { TAKEDOWN_HANDS_IDS, takedownHands } from '@/core/coefficients/takedown-hands';
 import { finishStage, shedIn } from '@/core/run/finish';

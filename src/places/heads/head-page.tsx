@@ -1,6 +1,6 @@
 'use client';
 import { SCHOOL_QUESTION_IDS, schoolQuestion } from '@/core/schools/schools';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { DENSITY_PER_CM2, POROSITY, STRAND_UM } from '@/core/coefficients/hair';
 import { ponytailDensityPerCm2, scalpAreaCm2 } from '@/core/hair/head';
 import { ZONE_LABEL } from '@/core/hair/zone';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { PHOTO_VIEW_IDS, photoViews } from '@/core/diary/photo';
 import { plural } from '@/core/words/words';
 import { photoAddress } from '../wear/photo-address';

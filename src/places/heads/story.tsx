@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { CSSProperties } from 'react';
 import { setLabelOf } from '@/core/draft/labels';
 import { careKinds } from '@/core/care/due';

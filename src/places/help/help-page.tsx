@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { PLACES } from '@/ui/shell/places-list';
 import { Page, Part } from '@/ui/shell/page';
 import { CHAIR_KEYS } from '../chair/keys';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { permissions, type Permission } from '@/core/people/permission';
 import type { Clock } from '@/core/formats/display';
 import { formatWhen } from '@/ui/format';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { Page, Part } from '@/ui/shell/page';
 import { Deeds } from './deeds';
 import { Devices } from './devices';

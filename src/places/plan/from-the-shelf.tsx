@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { AllergyMatch } from '@/core/shelf/allergy';
 import type { ShelfCheck } from '@/core/shelf/shelf-check';
 import { productRoles, type RoleId } from '@/core/products';

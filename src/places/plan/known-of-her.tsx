@@ -1,6 +1,6 @@
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { ReactNode } from 'react';
 import type { Corrections } from '@/core/brief/learnt';
 import { correctedWords } from '@/core/explain/corrected-words';

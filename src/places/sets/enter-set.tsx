@@ -1,7 +1,7 @@
 'use client';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { Controller, useWatch } from 'react-hook-form';
 import { TECHNIQUE_IDS, techniqueOf, type TechniqueId } from '@/core/techniques';
 import { MAX_SECTIONS, MIN_SECTIONS } from '@/core/parting/generate';

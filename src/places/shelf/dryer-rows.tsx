@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { DRYER_LABEL, type DryerKind } from '@/core/drying-methods/method';
 import { formatTemperature } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';

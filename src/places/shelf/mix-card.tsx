@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { shelfKindLabel } from '@/core/products/shelf-kind';

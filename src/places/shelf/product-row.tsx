@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useState } from 'react';
 import { isUnmade, leftNowG, minorPerG } from '@/core/shelf/stock';
 import { formatCalendarDay, formatMass, formatMoney } from '@/ui/format';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { formatMoment } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';
 import { shortageWords } from './shortage-words';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { toolKinds, type ToolKindId } from '@/core/techniques/tool-kind';
 import { formatDiameter } from '@/ui/format';
 import { useUnits } from '@/ui/units-context';

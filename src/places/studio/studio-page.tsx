@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { Page, Part } from '@/ui/shell/page';
 import { LinkButton } from '@/ui/shell/link-button';
 import { CalendarAddress } from './calendar-address';

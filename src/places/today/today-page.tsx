@@ -3,7 +3,7 @@ import { DRY_ENOUGH } from '@/core/plan/drying-now';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatChance, formatClock, formatDay, formatLocalDay, formatMoment, formatWhen } from '@/ui/format';
 import { AskHow } from '@/ui/how-we-know/ask';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { Cards, LinkCard } from '@/ui/shell/card';
 import { FreshAtMidnight } from '@/ui/shell/fresh-at-midnight';
 import { Page, Part } from '@/ui/shell/page';

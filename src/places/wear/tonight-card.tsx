@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { DayCard, HalvesCard } from './day-card';
 import { keptDays, openedDay } from './known-day';
 import type { Tonight } from './queries';

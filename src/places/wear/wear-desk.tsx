@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useCallback, useState } from 'react';
 import { whyOf } from '@/core/explain/why-of';
 import { wholeSetLabel } from '@/core/draft/labels';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { EmptyState } from '@/ui/feedback/empty-state';
 import { formatDay } from '@/ui/format';
 import { Cards, LinkCard } from '@/ui/shell/card';

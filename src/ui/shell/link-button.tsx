@@ -1,6 +1,6 @@
 'use client';
 import Button from '@mui/material/Button';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { ReactNode } from 'react';
 
 /** A link that looks like a button. */

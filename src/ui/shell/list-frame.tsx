@@ -1,6 +1,6 @@
 'use client';
 import Form from 'next/form';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { ReactNode } from 'react';
 import styles from './list-frame.module.css';
 

@@ -3,7 +3,7 @@ import Divider from '@mui/material/Divider';
 import ListItemIcon from '@mui/material/ListItemIcon';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useId, useState } from 'react';
 import type { Units } from '@/core/formats/display';
 import { MoonIcon, MoreIcon, StudioIcon } from '../icons';

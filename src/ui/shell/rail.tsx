@@ -1,6 +1,6 @@
 'use client';
 import { useColorScheme } from '@mui/material/styles';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { Role } from '@/core/people/permission';
 import { PersonMark } from '../people/person-mark';
 import { usePathname } from 'next/navigation';

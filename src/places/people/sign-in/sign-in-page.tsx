@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { BecomeOwnerForm } from './become-owner-form';
 import { DoorPage } from './door-page';
 import { ForgetHere } from './forget-here';

@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatDay, formatDays } from '@/ui/format';

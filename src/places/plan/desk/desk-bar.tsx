@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import { RedoIcon, UndoIcon } from '@/ui/icons';
 import type { Draft, KeptState } from '../use-draft';
 import type { DeskSheet } from './desk-view';

@@ -1,5 +1,5 @@
 'use client';
-import Link from 'next/link';
+import Link from '@/ui/shell/link';
 import type { Usefulness } from '@/core/suggest/most-useful';
 import { MEASURING } from '@/places/heads/measuring';
 import { formatChance } from '@/ui/format';
