@@ -7,7 +7,8 @@ const isSet = z
   .optional()
   .transform((word) => (word === undefined ? null : word === 'on'));
 
-const schema = z
+/** What can be set, and what counts where nothing is. */
+export const settings = z
   .object({
     DATABASE_URL: z.string().min(1).default('file:./data/keen-spiral.db'),
     /** What a database on a server asks for. */
@@ -41,7 +42,7 @@ const schema = z
       });
   });
 
-const parsed = schema.safeParse(process.env);
+const parsed = settings.safeParse(process.env);
 if (!parsed.success) {
   const lines = parsed.error.issues.map((issue) => `  ${issue.path.join('.')}: ${issue.message}`);
   throw new Error(`Settings in the environment are wrong:\n${lines.join('\n')}`);

@@ -221,6 +221,7 @@ describe('an assistant', () => {
   it('is paired by what a camera reads, once, and signs in by her PIN', async () => {
     const { link } = await code('Assistant');
     expect(link.startsWith(`${lan.origin}/pair#`)).toBe(true);
+    await tablet.goto(`${lan.origin}/api/v1/health`);
     await tablet.goto(link, { waitUntil: 'networkidle2' });
     await see(tablet, 'The code is read');
     // It stands in no history.
@@ -235,6 +236,11 @@ describe('an assistant', () => {
     await press(tablet, 'Sign in');
     await left(tablet);
     expect(new URL(tablet.url()).pathname).toBe('/chair');
+    // Back leads to what was there before the code, not to a code that pairs nothing, or to a name and its PIN.
+    await tablet.evaluate(() => history.back());
+    await tablet.waitForFunction(() => location.pathname !== '/chair');
+    expect(tablet.url()).toBe(`${lan.origin}/api/v1/health`);
+    await tablet.goto(`${lan.origin}/`, { waitUntil: 'networkidle2' });
     const second = await openPage(phone, PHONE);
     await second.page.goto(link, { waitUntil: 'networkidle2' });
     await press(second.page, 'Pair this device');

@@ -1,2 +1,5 @@
-/** Opens a page of the program from the ground up: nothing of whoever was here before stays in this one. */
-export const openAnew = (path: string): void => location.assign(path);
+/**
+ * Opens a page of the program from the ground up, in the place of this one: nothing of whoever was here before stays in it, and
+ * Back leads to no code or name that was asked for once.
+ */
+export const openAnew = (path: string): void => location.replace(path);
