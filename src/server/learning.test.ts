@@ -6,6 +6,7 @@ import { aDay, aHead, ALL_DONE, anEnd, aSet, aStudio, NOON, sent, tap } from '..
 import { DAY_MS } from '@/core/units/time';
 import type { Database } from './db/client';
 import { addCare } from './db/rows/care';
+import { addPerson, changePerson } from './db/rows/people';
 import {
   faultOf,
   lastTouched,
@@ -131,6 +132,39 @@ describe('what a studio learns from its sets', () => {
     const ahead = await studioKnowledge(database, { id: studioId, timeZone: 'Pacific/Kiritimati' });
     expect(ahead.sets[0]!.period).toBe(before + 1);
     expect((await knowledge()).sets[0]!.period).toBe(before);
+  });
+
+  it('what was timed under a name is hers who has another by now, unless another took it', async () => {
+    const hands = async () => (await knowledge()).sets.map(({ seen }) => seen.stylist);
+    const timed = await aSet(database, studioId, await aHead(database, studioId));
+    const taps = [...ALL_DONE, sent('down', 'taken-down', 600)];
+    await tap(
+      database,
+      studioId,
+      timed,
+      taps.map((event) => ({ ...event, id: `of ${event.id}`, by: 'Bea' })),
+    );
+    expect(await hands()).toEqual([null, 'Bea']);
+    const card = { role: 'stylist', colour: 1, secretHash: null } as const;
+    const called = (id: string, name: string) =>
+      database.write((tx) => changePerson(tx, studioId, id, { ...card, name }, NOON));
+    const bea = await database.write((tx) =>
+      addPerson(tx, studioId, { ...card, name: 'Bea', secretHash: '' }, NOON),
+    );
+    const before = await knowledge();
+    await called(bea, 'Beatrix');
+    await called(bea, 'Beatrice');
+    expect(await hands()).toEqual([null, 'Beatrice']);
+    const { learning } = await knowledge();
+    expect(learning.paces.stylists.map(({ stylist }) => stylist)).toEqual(
+      before.learning.paces.stylists.map(({ stylist }) => (stylist === 'Bea' ? 'Beatrice' : stylist)),
+    );
+    await called(bea, 'Bea');
+    expect(await hands()).toEqual([null, 'Bea']);
+    await called(bea, 'Beatrice');
+    await database.write((tx) => addPerson(tx, studioId, { ...card, name: 'Bea', secretHash: '' }, NOON));
+    expect(await hands()).toEqual([null, 'Bea']);
+    await database.client.execute({ sql: 'delete from sets where id = ?', args: [timed] });
   });
 
   it('another studio learns nothing from it', async () => {

@@ -24,6 +24,7 @@ import {
   type LearningSettings,
   type Touched,
 } from './db/rows/evidence';
+import { namesNow } from './db/rows/people';
 import { findSet } from './db/rows/sets';
 import { log } from './log';
 import { inPool, isServing } from './pool';
@@ -50,6 +51,8 @@ interface Kept {
   /** The last change that is in it. */
   readonly touched: number;
   readonly timeZone: string;
+  /** Names that were changed since sets were timed under them. */
+  readonly names: string;
   readonly settings: string;
   readonly sets: ReadonlyMap<string, LearntSet>;
   /** Sets that are still to be read, oldest change first. */
@@ -158,6 +161,7 @@ async function withTouched(
   { id: studioId, timeZone }: LearningStudio,
   last: Kept | undefined,
   found: ReadonlyMap<string, Touched>,
+  names: ReadonlyMap<string, string>,
 ): Promise<{ sets: Map<string, LearntSet>; changed: Set<string> }> {
   const sets = new Map(last?.sets);
   const changed = new Set<string>();
@@ -166,8 +170,10 @@ async function withTouched(
     if (before) changed.add(before.headId);
     if (set) changed.add(set.headId);
     if (last?.knowledge.learning.sets.has(id)) changed.add(id);
-    if (set && seen) sets.set(id, { id, ...set, period: before?.period ?? 0, seen });
-    else sets.delete(id);
+    if (set && seen) {
+      const stylist = names.get(seen.stylist ?? '') ?? seen.stylist;
+      sets.set(id, { id, ...set, period: before?.period ?? 0, seen: { ...seen, stylist } });
+    } else sets.delete(id);
   }
   if (changed.size === 0) return { sets, changed };
   const [only] = changed.size === 1 ? changed : [];
@@ -220,14 +226,16 @@ function fitWhenDue(database: Database, studioId: string, { sets, settings }: St
 async function broughtUpToDate(database: Database, studio: LearningStudio): Promise<StudioKnowledge> {
   const { db } = database;
   const before = shared().kept.get(studio.id);
-  const last = before?.timeZone === studio.timeZone ? before : undefined;
+  const names = await namesNow(db, studio.id);
+  const namesKey = JSON.stringify([...names]);
+  const last = before?.timeZone === studio.timeZone && before.names === namesKey ? before : undefined;
   const settings = await learningSettings(db, studio.id);
   const settingsKey = JSON.stringify(settings);
   const isSame = last?.settings === settingsKey;
   if (last && isSame && last.due.size === 0 && last.touched === (await lastTouched(db, studio.id)))
     return last.knowledge;
   const { found, due, touched } = await brought(database, studio.id, last);
-  const { sets, changed } = await withTouched(database, studio, last, found);
+  const { sets, changed } = await withTouched(database, studio, last, found, names);
   const all = last && changed.size === 0 ? last.knowledge.sets : [...sets.values()];
   const knowledge: StudioKnowledge =
     last && isSame && changed.size === 0
@@ -240,7 +248,15 @@ async function broughtUpToDate(database: Database, studio: LearningStudio): Prom
           waiting: due.size,
         };
   const { timeZone } = studio;
-  shared().kept.set(studio.id, { touched, timeZone, settings: settingsKey, sets, due, knowledge });
+  shared().kept.set(studio.id, {
+    touched,
+    timeZone,
+    names: namesKey,
+    settings: settingsKey,
+    sets,
+    due,
+    knowledge,
+  });
   fitWhenDue(database, studio.id, knowledge);
   return knowledge;
 }

@@ -1,4 +1,4 @@
-import type { Page } from 'puppeteer-core';
+import type { HTTPRequest, Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { cutOff, DESK, openPage } from '../support/browser';
 import { crowd } from '../support/crowd';
@@ -582,8 +582,19 @@ describe('lists of a large studio', () => {
     }
     await go('/heads');
     await see(scene.page, '1 to 24 of 20');
+    // A page of two dozen links asks for none of theirs; the one that is followed is asked for once.
+    const asked: string[] = [];
+    const note = (request: HTTPRequest) => {
+      if (request.url().includes('_rsc=')) asked.push(new URL(request.url()).pathname);
+    };
+    scene.page.on('request', note);
+    await go('/heads');
+    await see(scene.page, '1 to 24 of 20');
+    expect(asked).toEqual([]);
     await press(scene.page, 'After ›', 'link');
     await see(scene.page, '25 to 48 of');
+    scene.page.off('request', note);
+    expect(asked).toEqual(['/heads']);
     await fill(scene.page, 'Find a name, a word, a caution', 'Maren 1');
     await scene.page.keyboard.press('Enter');
     await scene.page.waitForFunction(() => location.search.includes('q=Maren'));

@@ -189,7 +189,8 @@ const JSON_COLUMNS: Readonly<Record<string, z.ZodType>> = {
   done: dayDone,
   weather: dayWeather,
   visibleCm: visibleLengths,
-  // Of a person: what is left out is as in the studio.
+  // Of a person: names of before, and ways of her own; what is left out is as in the studio.
+  formerNames: z.array(z.string().max(200)).max(1000),
   display: z.record(z.string().max(40), z.union([z.string().max(40), z.number()])),
   handUnits: z.record(z.string().max(40), z.number().min(0).max(1000)),
   entry: dayEntry,

@@ -156,6 +156,8 @@ beforeAll(async () => {
     ),
   );
   const signed = await signedInAs(database, studioId, 'stylist', { nowMs: NOON });
+  const renamed = { name: 'Theirs by now', role: 'stylist', colour: 0, secretHash: null } as const;
+  await write((tx) => people.changePerson(tx, studioId, signed.personId, renamed, NOON));
   await signedInAs(database, studioId, 'owner', { nowMs: NOON });
   await write((tx) => deeds.noteDeed(tx, studioId, { person: null, device: null }, 'studio', null, NOON));
   await write((tx) => passkeys.addPasskey(tx, studioId, { ...PASSKEY, personId: signed.personId }, NOON));
@@ -238,6 +240,7 @@ const READS: Record<string, () => Promise<unknown>> = {
   ratedTwice: () => evidence.ratedTwice(database.db, otherId),
   listPeople: () => people.listPeople(database.db, otherId),
   findPerson: async () => (await people.findPerson(database.db, otherId, theirs.signed.personId)) ?? null,
+  namesNow: async () => [...(await people.namesNow(database.db, otherId))],
   findOwner: async () => (await people.findOwner(database.db, otherId)) ?? null,
   listDevices: () => devices.listDevices(database.db, otherId),
   signedIn: async () => [...(await devices.signedIn(database.db, otherId, NOON))],

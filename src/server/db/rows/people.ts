@@ -36,6 +36,24 @@ export const findPerson = async (
       .where(and(isIn(studioId), eq(people.id, personId)))
   )[0];
 
+/**
+ * Names that somebody had before, with the one she has now or was let out under; one that somebody else has by now is that
+ * other's.
+ */
+export async function namesNow(reader: Reader, studioId: string): Promise<ReadonlyMap<string, string>> {
+  const all = await reader
+    .select()
+    .from(people)
+    .where(eq(people.studioId, studioId))
+    .orderBy(asc(people.createdAtMs), asc(people.id));
+  const taken = new Set(all.filter(({ revokedAtMs }) => revokedAtMs === null).map(({ name }) => name));
+  return new Map(
+    all.flatMap(({ name, formerNames }) =>
+      formerNames.filter((former) => !taken.has(former)).map((former) => [former, name] as const),
+    ),
+  );
+}
+
 /** The first owner who may come in, or undefined. */
 export const findOwner = async (reader: Reader, studioId: string): Promise<Person | undefined> =>
   (
@@ -92,9 +110,10 @@ export async function changePerson(
   if (person.role === 'owner' && card.role !== 'owner') await requireAnotherOwner(tx, studioId, personId);
   await requireOwnName(tx, studioId, card.name, personId);
   const { name, role, colour, secretHash } = card;
+  const formerNames = [...new Set([...person.formerNames, person.name])].filter((own) => own !== name);
   await tx
     .update(people)
-    .set({ name, role, colour, ...(secretHash === null ? {} : { secretHash }) })
+    .set({ name, formerNames, role, colour, ...(secretHash === null ? {} : { secretHash }) })
     .where(and(eq(people.studioId, studioId), eq(people.id, personId)));
   if (secretHash !== null || role !== person.role) await endSessionsOf(tx, studioId, personId, nowMs);
 }

@@ -14,6 +14,8 @@ export const people = sqliteTable(
     id: text('id').primaryKey(),
     studioId: ofStudio(),
     name: text('name').notNull(),
+    /** Names she had before: sets that she timed under them are hers. */
+    formerNames: json<string[]>('former_names').notNull().default([]),
     role: text('role', { enum: ROLES }).notNull(),
     /** Colour of her taps on a map, one of those of the hands. */
     colour: integer('colour').notNull().default(0),

@@ -1,0 +1,1 @@
+ALTER TABLE `people` ADD `former_names` text DEFAULT '[]' NOT NULL;
