@@ -23,7 +23,7 @@ export default defineConfig({
           ],
           environment: 'node',
           // Which next.config.ts switches on where pages are built.
-          env: { __NEXT_EXPERIMENTAL_AUTH_INTERRUPTS: 'true' },
+          env: { __NEXT_EXPERIMENTAL_AUTH_INTERRUPTS: 'true', LOG_LEVEL: 'error' },
           setupFiles: ['tests/support/laws.ts'],
           // Files of a worker share its modules: each puts back what it stubs. A third of the time is saved.
           isolate: false,

@@ -1,7 +1,8 @@
 import { may, permissions, whoMay, type Permission } from '@/core/people/permission';
 import { asking } from './asking';
 import { currentActor, type Actor } from './actor';
-import { AppError } from './errors';
+import { AppError, errorCodeOf } from './errors';
+import { log } from './log';
 
 /**
  * The actor of the current request, where it may do something.
@@ -9,11 +10,18 @@ import { AppError } from './errors';
  * @throws AppError not-allowed
  */
 export async function actorWho(permission: Permission): Promise<Actor> {
-  const actor = await currentActor();
-  if (!may(actor.role, permission))
+  const actor = await currentActor().catch((thrown: unknown) => {
+    const { door, from } = asking();
+    if (door !== 'computer')
+      log.info({ permission, from, code: errorCodeOf(thrown) }, 'a stranger was refused');
+    throw thrown;
+  });
+  if (!may(actor.role, permission)) {
+    log.warn({ permission, personId: actor.person?.id, deviceId: actor.device?.id }, 'somebody was refused');
     throw new AppError('not-allowed', [
       { path: '', message: `${whoMay(permission)} can ${permissions[permission].label}` },
     ]);
+  }
   return actor;
 }
 

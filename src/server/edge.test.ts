@@ -17,6 +17,8 @@ let studioId: string;
 let signed: Readonly<Record<Role, Signed>>;
 let stopServing: () => void;
 const error = vi.spyOn(log, 'error').mockImplementation(() => undefined);
+const warn = vi.spyOn(log, 'warn').mockImplementation(() => undefined);
+const info = vi.spyOn(log, 'info').mockImplementation(() => undefined);
 beforeAll(async () => {
   ({ database, studioId } = await aStudio());
   stopServing = servedFrom(database);
@@ -26,9 +28,9 @@ beforeAll(async () => {
 afterAll(() => {
   stopServing();
   database.close();
-  error.mockRestore();
+  for (const said of [error, warn, info]) said.mockRestore();
 });
-beforeEach(() => error.mockClear());
+beforeEach(() => [error, warn, info].forEach((said) => said.mockClear()));
 
 /** Does something as whoever has signed in, in a role. */
 const as = <T>(role: Role, work: () => T): T => asked(signed[role].asking, work);
@@ -152,6 +154,19 @@ describe('who may not', () => {
       expect((await routed('public')).status).toBe(200);
       expect(await query('chair', run)).toBe('done');
     });
+    // Each refusal is in the log, by ids.
+    const { personId, deviceId } = signed.assistant;
+    expect(warn.mock.calls).toEqual(
+      ['write-plans', 'records', 'compute'].map((permission) => [
+        { permission, personId, deviceId },
+        'somebody was refused',
+      ]),
+    );
+    expect(await asked(fromNetwork(), () => greet(run)({ name: 'x' }))).toMatchObject({ code: 'sign-in' });
+    expect(info).toHaveBeenLastCalledWith(
+      { permission: 'write-plans', from: '192.168.1.30', code: 'sign-in' },
+      'a stranger was refused',
+    );
   });
 
   it('is asked of every action and route there is, whoever it is', async () => {

@@ -3,6 +3,7 @@ import { keepSession } from './cookies';
 import type { Database } from './db/client';
 import { beginSession } from './db/rows/devices';
 import { invalid } from './errors';
+import { log } from './log';
 import { digestOf, newToken } from './secrets';
 
 /**
@@ -28,4 +29,5 @@ export async function signInOn(
   const session = { personId, deviceId, tokenHash: digestOf(token) };
   await write((tx) => beginSession(tx, studioId, session, nowMs));
   await keepSession(token);
+  log.info({ personId, deviceId }, 'signed in');
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { fromNetwork, signedInAs, type Signed } from '../../tests/support/people';
 import { aStudio, NOON } from '../../tests/support/studio';
 import { waitAfterMs, waitWords } from '@/core/people/guessing';
@@ -23,11 +23,14 @@ import {
   revokeDevice,
   SESSION_LASTS_MS,
   signedInBy,
+  wrongSecret,
 } from './db/rows/devices';
 import { linkBy, linksOf, makeLink, revokeLink } from './db/rows/client-links';
 import { addPerson, changePerson, findOwner, revokePerson, saveOwnWays } from './db/rows/people';
 import { changeStudio } from './db/rows/studios';
 import { aPlan } from '../../tests/support/people';
+import { guessed } from './guess';
+import { log } from './log';
 import { digestOf, hashSecret, isSecret, newCodeToken, newToken } from './secrets';
 
 let database: Database;
@@ -252,6 +255,33 @@ describe('guessing', () => {
     expect(looked).toBeLessThanOrEqual(15);
     await write((tx) => forgetGuesses(tx, key));
     await write((tx) => countGuess(tx, key, NOON));
+  });
+});
+
+describe('a guess', () => {
+  it('is in the log by ids and how it ended, never what was typed; a right one forgets those before', async () => {
+    const warn = vi.spyOn(log, 'warn').mockImplementation(() => undefined);
+    const looked = vi.fn((right: boolean) => Promise.resolve(right ? 'hers' : null));
+    const guess = (isRight: boolean, at = 'zuri') =>
+      guessed(database, { by: 'phone', at }, NOON, () => looked(isRight), wrongSecret('PIN')).catch(
+        (thrown: { code: string }) => thrown.code,
+      );
+    for (let n = 0; n < 4; n++) expect(await guess(false)).toBe('invalid');
+    expect(await guess(true)).toBe('hers');
+    expect(warn.mock.calls).toEqual(
+      Array.from({ length: 4 }, () => [{ by: 'phone', at: 'zuri', code: 'wrong' }, 'a guess was refused']),
+    );
+    for (let n = 0; n < 5; n++) await guess(false);
+    expect(looked).toHaveBeenCalledTimes(10);
+    // From here on not even a right one is looked at, nor does somebody else wait for it.
+    expect(await guess(true)).toBe('too-often');
+    expect(looked).toHaveBeenCalledTimes(10);
+    expect(warn).toHaveBeenLastCalledWith(
+      { by: 'phone', at: 'zuri', code: 'too-often' },
+      'a guess was refused',
+    );
+    expect(await guess(true, 'nia')).toBe('hers');
+    warn.mockRestore();
   });
 });
 

@@ -134,3 +134,11 @@ export const FlipIcon = (props: IconProps) => (
     <path d="M7 4v14M7 4 4 7M7 4l3 3M17 20V6M17 20l-3-3M17 20l3-3" />
   </Icon>
 );
+/** An eye: open while something hidden is shown. */
+export const EyeIcon = ({ isOpen, ...props }: IconProps & { isOpen: boolean }) => (
+  <Icon {...props}>
+    <path d="M3 12.500c2-4 5.200-6 9-6s7 2 9 6c-2 4-5.200 6-9 6s-7-2-9-6Z" />
+    <circle cx="12" cy="12.500" r="2.600" />
+    {!isOpen && <path d="M5 20 19 5" />}
+  </Icon>
+);

@@ -110,6 +110,20 @@ const done = async () =>
     })
   ).rows;
 
+/** Addresses with a secret that a page is given after it took it out of its own, and those that Back could lead to. */
+async function secretsIn(page: Page) {
+  const client = await page.createCDPSession();
+  await client.send('Page.enable');
+  const given: string[] = [];
+  client.on('Page.navigatedWithinDocument', ({ url }) => given.push(url));
+  return async () => {
+    const { entries } = await client.send('Page.getNavigationHistory');
+    const isTaken = given.findIndex((url) => !url.includes('#'));
+    expect(isTaken).toBeGreaterThanOrEqual(0);
+    return [...given.slice(isTaken), ...entries.map(({ url }) => url)].filter((url) => url.includes('#'));
+  };
+}
+
 describe('the studio’s network', () => {
   it('asks who the owner is before anybody is let in; at the computer nobody signs in', async () => {
     await people();
@@ -222,17 +236,25 @@ describe('an assistant', () => {
     const { link } = await code('Assistant');
     expect(link.startsWith(`${lan.origin}/pair#`)).toBe(true);
     await tablet.goto(`${lan.origin}/api/v1/health`);
+    const secrets = await secretsIn(tablet);
     await tablet.goto(link, { waitUntil: 'networkidle2' });
     await see(tablet, 'The code is read');
-    // It stands in no history.
     expect(tablet.url()).toBe(`${lan.origin}/pair`);
     await fill(tablet, 'What this device is called', 'Tablet two');
     await press(tablet, 'Pair this device');
     await see(tablet, 'Ilo');
+    expect(await secrets()).toEqual([]);
     expect(await axeOn(tablet, 'sign-in')).toEqual([]);
     await signIn(tablet, 'Ilo', '1111');
     await see(tablet, 'This is not the PIN');
     await tablet.type('input[type="password"]', '7391');
+    await press(tablet, 'Show what is typed');
+    expect(
+      await tablet.$eval('input[autocomplete="current-password"]', (field) => [field.type, field.value]),
+    ).toEqual(['text', '7391']);
+    expect(await axeOn(tablet, 'a PIN that is shown')).toEqual([]);
+    await press(tablet, 'Show what is typed');
+    await tablet.waitForSelector('input[type="password"]');
     await press(tablet, 'Sign in');
     await left(tablet);
     expect(new URL(tablet.url()).pathname).toBe('/chair');
@@ -440,9 +462,10 @@ describe('a client', () => {
     const address = await link();
     ({ page } = await openPage(phone, PHONE));
     hers = page.browserContext();
+    const secrets = await secretsIn(page);
     await page.goto(address, { waitUntil: 'networkidle2' });
     await see(page, 'At night');
-    expect(page.url()).not.toContain('#');
+    expect(await secrets()).toEqual([]);
     await see(page, 'By day');
     expect(await page.$$('a, button, form')).toEqual([]);
     // Coming back later needs no link.

@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState, type ReactNode } from 'react';
+import { SecretField } from '@/ui/fields/secret-field';
 import { errorAt, useAction, type Answer } from '@/ui/hooks/use-action';
 
 interface Owner {
@@ -43,10 +44,9 @@ export function OwnerFields({
         onChange={(event) => setOwner({ ...owner, name: event.target.value })}
         {...errorAt(errors, 'name')}
       />
-      <TextField
+      <SecretField
         label="Passphrase"
-        type="password"
-        fullWidth
+        isPin={false}
         autoComplete="new-password"
         value={owner.secret}
         onChange={(event) => setOwner({ ...owner, secret: event.target.value })}

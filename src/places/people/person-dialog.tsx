@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { ROLES, type Role } from '@/core/people/permission';
 import { ConfirmDialog } from '@/ui/feedback/confirm-dialog';
 import { ChoiceList } from '@/ui/fields/choice-list';
+import { SecretField } from '@/ui/fields/secret-field';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { PersonMark } from '@/ui/people/person-mark';
 import { ROLE_WORDS } from '@/ui/people/role-words';
@@ -110,16 +111,14 @@ export function PersonDialog({
                 </button>
               ))}
             </div>
-            <TextField
+            <SecretField
               label={`${isNewSecret ? '' : 'Another '}${isOwner ? 'passphrase' : 'PIN'}`.replace(/^./, (l) =>
                 l.toUpperCase(),
               )}
-              type="password"
-              fullWidth
+              isPin={!isOwner}
               autoComplete="new-password"
               value={secret}
               onChange={(event) => setSecret(event.target.value)}
-              slotProps={{ htmlInput: isOwner ? {} : { inputMode: 'numeric' } }}
               {...errorAt(
                 errors,
                 'secret',

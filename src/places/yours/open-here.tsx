@@ -1,19 +1,21 @@
 'use client';
-import { useEffect } from 'react';
+import { useCallback } from 'react';
 import { useAction } from '@/ui/hooks/use-action';
+import { useAddressSecret } from '@/ui/hooks/use-address-secret';
 import { openLink } from './actions';
 
-/** Takes the secret out of the address of a link, has the browser keep it for this page, and opens the page with it. */
+/** Has the browser keep the secret of a link for this page, and opens the page with it. */
 export function OpenHere({ id }: { id: string }) {
   const { run, problem } = useAction();
-  useEffect(() => {
-    const token = location.hash.slice(1);
-    if (token === '') return;
-    history.replaceState(null, '', location.pathname);
-    void run(
-      () => openLink({ id, token }),
-      () => location.reload(),
-    );
-  }, [id, run]);
+  useAddressSecret(
+    useCallback(
+      (token) =>
+        void run(
+          () => openLink({ id, token }),
+          () => location.reload(),
+        ),
+      [id, run],
+    ),
+  );
   return problem ?? <p>This page opens with the link that the studio gave you.</p>;
 }

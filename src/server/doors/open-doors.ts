@@ -183,6 +183,9 @@ export async function openDoors(
         response,
       );
     });
+    secure.on('tlsClientError', ({ code }: NodeJS.ErrnoException) =>
+      log.info({ code }, 'a phone broke off before it trusted'),
+    );
     await listen(secure, env.httpsPort, EVERYWHERE);
     try {
       await listen(offer, env.offerPort, EVERYWHERE);

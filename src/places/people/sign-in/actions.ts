@@ -5,42 +5,53 @@ import { action, openAction } from '@/server/action';
 import { askingDevice } from '@/server/actor';
 import { asking } from '@/server/asking';
 import { dropSession, keepDevice } from '@/server/cookies';
-import { countGuess, endSessionsOn, forgetGuesses, pairDevice, wrongSecret } from '@/server/db/rows/devices';
-import { addPerson, findOwner, findPerson, saveOwnWays, setSecret } from '@/server/db/rows/people';
+import { endSessionsOn, pairDevice, wrongSecret } from '@/server/db/rows/devices';
+import {
+  addPerson,
+  findOwner,
+  findPerson,
+  saveOwnWays,
+  setSecret,
+  type Person,
+} from '@/server/db/rows/people';
 import { saveHand } from '@/server/db/rows/studios';
 import { AppError, invalid } from '@/server/errors';
+import { guessed } from '@/server/guess';
 import { digestOf, hashSecret, isSecret, newToken } from '@/server/secrets';
 import { pairedDevice, signInOn } from '@/server/session';
 import { becomeOwnerInput, ownHandInput, ownSecretInput, pairInput, signInInput } from './sign-in-input';
 
 /** Pairs the device that asks, by a code of the owner's. */
 export const pair = openAction(pairInput, async ({ input, database, nowMs }) => {
-  const key = `pair/${asking().from}`;
-  await database.write((tx) => countGuess(tx, key, nowMs));
   const token = newToken();
-  const device = await database.write((tx) =>
-    pairDevice(tx, digestOf(input.code), { name: input.name, tokenHash: digestOf(token) }, nowMs),
+  const named = { name: input.name, tokenHash: digestOf(token) };
+  const device = await guessed(
+    database,
+    { by: asking().from, at: 'pair' },
+    nowMs,
+    () => database.write((tx) => pairDevice(tx, digestOf(input.code), named, nowMs)),
+    invalid('code', 'this code pairs nothing: it was used, is older than two minutes, or has a slip in it'),
   );
-  if (!device)
-    throw invalid(
-      'code',
-      'this code pairs nothing: it was used, is older than two minutes, or has a slip in it',
-    );
-  await database.write((tx) => forgetGuesses(tx, key));
   await keepDevice(token);
   return { name: device.name };
 });
+
+/** Whether a secret is somebody's, as a guess is looked at: null where it is not. */
+const isHers = async ({ secretHash }: Person, secret: string): Promise<true | null> =>
+  secretHash !== null && (await isSecret(secret, secretHash)) ? true : null;
 
 /** Signs somebody in on a paired device. The guess is counted before it is looked at. */
 export const signIn = openAction(signInInput, async ({ input, database, nowMs }) => {
   const { device, studio } = await pairedDevice();
   const person = await findPerson(database.db, studio.id, input.personId);
   if (!person) throw invalid('personId', 'she may not come in any more; choose somebody else');
-  const key = `${device.id}/${person.id}`;
-  await database.write((tx) => countGuess(tx, key, nowMs));
-  const isRight = person.secretHash !== null && (await isSecret(input.secret, person.secretHash));
-  if (!isRight) throw wrongSecret(person.role === 'owner' ? 'passphrase' : 'PIN');
-  await database.write((tx) => forgetGuesses(tx, key));
+  await guessed(
+    database,
+    { by: device.id, at: person.id },
+    nowMs,
+    () => isHers(person, input.secret),
+    wrongSecret(person.role === 'owner' ? 'passphrase' : 'PIN'),
+  );
   await signInOn(database, studio.id, person.id, device.id, nowMs);
   return { name: person.name };
 });
@@ -72,15 +83,15 @@ export const changeOwnSecret = action('own', ownSecretInput, async ({ input, act
   if (!person || !device) throw invalid('', 'nobody signs in at this computer');
   const read = (person.role === 'owner' ? newPassphrase : newPin).safeParse(input.secret);
   if (!read.success) throw invalid('secret', read.error.issues[0]!.message);
-  const key = `${device.id}/${person.id}`;
-  await database.write((tx) => countGuess(tx, key, nowMs));
-  if (person.secretHash === null || !(await isSecret(input.before, person.secretHash)))
-    throw invalid('before', 'this is not the one you have now');
+  await guessed(
+    database,
+    { by: device.id, at: person.id },
+    nowMs,
+    () => isHers(person, input.before),
+    invalid('before', 'this is not the one you have now'),
+  );
   const secretHash = await hashSecret(input.secret);
-  await database.write(async (tx) => {
-    await forgetGuesses(tx, key);
-    await setSecret(tx, studio.id, person.id, secretHash, nowMs);
-  });
+  await database.write((tx) => setSecret(tx, studio.id, person.id, secretHash, nowMs));
   await signInOn(database, studio.id, person.id, device.id, nowMs);
   return {};
 });

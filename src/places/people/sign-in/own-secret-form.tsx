@@ -1,7 +1,7 @@
 'use client';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { SecretField } from '@/ui/fields/secret-field';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { changeOwnSecret } from './actions';
 import styles from './sign-in.module.css';
@@ -14,18 +14,20 @@ export function OwnSecretForm({ isOwner }: { isOwner: boolean }) {
   const [isKept, setKept] = useState(false);
   const { run, isBusy, errors, problemBut } = useAction();
   const what = isOwner ? 'passphrase' : 'PIN';
-  const field = (name: keyof typeof EMPTY, label: string, autoComplete: string) => (
-    <TextField
+  const field = (
+    name: keyof typeof EMPTY,
+    label: string,
+    autoComplete: 'current-password' | 'new-password',
+  ) => (
+    <SecretField
       label={label}
-      type="password"
-      fullWidth
+      isPin={!isOwner}
       autoComplete={autoComplete}
       value={typed[name]}
       onChange={(event) => {
         setKept(false);
         setTyped({ ...typed, [name]: event.target.value });
       }}
-      slotProps={{ htmlInput: isOwner ? {} : { inputMode: 'numeric' } }}
       {...errorAt(errors, name)}
     />
   );

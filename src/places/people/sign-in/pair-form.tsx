@@ -2,6 +2,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
+import { useAddressSecret } from '@/ui/hooks/use-address-secret';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { pair } from './actions';
 import { deviceName } from '@/core/people/device-name';
@@ -14,15 +15,10 @@ export function PairForm() {
   const [typed, setTyped] = useState('');
   const [name, setName] = useState('');
   const { run, isBusy, errors, problemBut } = useAction();
+  useAddressSecret(setToken);
   useEffect(() => {
-    const read = location.hash.slice(1);
-    // A code stays in no history: whoever takes this phone later finds none.
-    if (read !== '') history.replaceState(null, '', location.pathname);
-    // What the address says is known in the browser alone.
-    queueMicrotask(() => {
-      if (read !== '') setToken(read);
-      setName(deviceName(navigator.userAgent));
-    });
+    // What it is, the browser alone knows.
+    queueMicrotask(() => setName(deviceName(navigator.userAgent)));
   }, []);
   return (
     <form

@@ -1,7 +1,7 @@
 'use server';
 import { z } from 'zod';
 import { action, openAction } from '@/server/action';
-import { countGuess, forgetGuesses, wrongSecret } from '@/server/db/rows/devices';
+import { wrongSecret } from '@/server/db/rows/devices';
 import {
   addPasskey,
   noteSigned,
@@ -12,6 +12,7 @@ import {
 } from '@/server/db/rows/passkeys';
 import { findPerson } from '@/server/db/rows/people';
 import { invalid } from '@/server/errors';
+import { guessed } from '@/server/guess';
 import { askForKey, askToSign, keyMade, passkeyName, signedWith } from '@/server/passkey';
 import { pairedDevice, signInOn } from '@/server/session';
 import { passkeyInput, passkeyPersonInput, signedInput } from './sign-in-input';
@@ -75,21 +76,19 @@ export const signInByPasskey = openAction(signedInput, async ({ input, database,
   const name = nameOrRefuse();
   const person = await findPerson(database.db, studio.id, input.personId);
   if (!person) throw invalid('personId', 'she may not come in any more; choose somebody else');
-  const key = `${device.id}/${person.id}`;
-  const challenge = await database.write(async (tx) => {
-    await countGuess(tx, key, nowMs);
-    return takeChallenge(tx, studio.id, device.id, nowMs);
-  });
-  const passkey = (await passkeysOf(database.db, studio.id, person.id, name)).find(
-    ({ id }) => id === input.response.id,
+  const counter = await guessed(
+    database,
+    { by: device.id, at: person.id },
+    nowMs,
+    async () => {
+      const challenge = await database.write((tx) => takeChallenge(tx, studio.id, device.id, nowMs));
+      const keys = await passkeysOf(database.db, studio.id, person.id, name);
+      const passkey = keys.find(({ id }) => id === input.response.id);
+      return passkey && challenge !== null ? signedWith(input.response, challenge, name, passkey) : null;
+    },
+    wrongSecret('passkey'),
   );
-  const counter =
-    passkey && challenge !== null ? await signedWith(input.response, challenge, name, passkey) : null;
-  if (!passkey || counter === null) throw wrongSecret('passkey');
-  await database.write(async (tx) => {
-    await forgetGuesses(tx, key);
-    await noteSigned(tx, studio.id, passkey.id, counter);
-  });
+  await database.write((tx) => noteSigned(tx, studio.id, input.response.id, counter));
   await signInOn(database, studio.id, person.id, device.id, nowMs);
   return { name: person.name };
 });

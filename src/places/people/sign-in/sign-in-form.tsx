@@ -1,8 +1,8 @@
 'use client';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Role } from '@/core/people/permission';
+import { SecretField } from '@/ui/fields/secret-field';
 import { errorAt, useAction } from '@/ui/hooks/use-action';
 import { PersonMark } from '@/ui/people/person-mark';
 import { ROLE_WORDS } from '@/ui/people/role-words';
@@ -69,16 +69,14 @@ export function SignInForm({ people, to }: { people: readonly Somebody[]; to: st
       <span className={styles.chosen}>
         <PersonMark colour={person.colour} /> <b>{person.name}</b>
       </span>
-      <TextField
+      <SecretField
         key={person.id}
         label={isOwner ? 'Passphrase' : 'PIN'}
-        type="password"
-        fullWidth
+        isPin={!isOwner}
         autoFocus
         autoComplete="current-password"
         value={secret}
         onChange={(event) => setSecret(event.target.value)}
-        slotProps={{ htmlInput: isOwner ? {} : { inputMode: 'numeric' } }}
         {...errorAt(errors, 'secret')}
       />
       {problemBut('secret')}
