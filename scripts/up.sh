@@ -4,7 +4,9 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 export NEXT_TELEMETRY_DISABLED=1
-newest=$(find src public package-lock.json next.config.ts -type f -newer .next/BUILD_ID 2>/dev/null | head -1 || true)
-if [ ! -f .next/BUILD_ID ] || [ -n "$newest" ]; then npm run build; fi
+# The server's bundle is what a build makes last: one that was broken off is made again.
+built=.next/keen-spiral.mjs
+newest=$(find src public scripts/bundle-server.ts package-lock.json next.config.ts -type f -newer "$built" 2>/dev/null | head -1 || true)
+if [ ! -f "$built" ] || [ -n "$newest" ]; then npm run build; fi
 npm run --silent demo
 exec npm run --silent start
