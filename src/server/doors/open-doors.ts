@@ -184,7 +184,7 @@ export async function openDoors(
       );
     });
     secure.on('tlsClientError', ({ code }: NodeJS.ErrnoException) =>
-      log.info({ code }, 'a phone broke off before it trusted'),
+      log.info({ code }, 'a line was not made'),
     );
     await listen(secure, env.httpsPort, EVERYWHERE);
     try {
