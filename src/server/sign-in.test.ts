@@ -26,7 +26,7 @@ import {
   wrongSecret,
 } from './db/rows/devices';
 import { linkBy, linksOf, makeLink, revokeLink } from './db/rows/client-links';
-import { addPerson, changePerson, findOwner, revokePerson, saveOwnWays } from './db/rows/people';
+import { addPerson, changePerson, findOwner, namesNow, revokePerson, saveOwnWays } from './db/rows/people';
 import { changeStudio } from './db/rows/studios';
 import { aPlan } from '../../tests/support/people';
 import { guessed } from './guess';
@@ -202,6 +202,47 @@ describe('an owner', () => {
       own.database.write((tx) => addPerson(tx, own.studioId, { ...owner, name: 'SECOND' }, NOON)),
     ).rejects.toThrow('has this name');
     own.database.close();
+  });
+});
+
+describe('names of before', () => {
+  it('lead to the one that somebody has now, whoever is renamed or let out; a name in use leads nowhere', async () => {
+    const card = { role: 'assistant', colour: 0, secretHash: null } as const;
+    const ids = await Promise.all(
+      ['Aba', 'Bisi', 'Chioma'].map((name) =>
+        write((tx) => addPerson(tx, studioId, { ...card, name, secretHash: 'none' }, NOON)),
+      ),
+    );
+    // What each was ever called, the present last.
+    const had = new Map(ids.map((id, i) => [id, [['Aba', 'Bisi', 'Chioma'][i]!]]));
+    const names = ['Aba', 'Bisi', 'Chioma', 'Dupe', 'Efua'];
+    const step = fc.record({ who: fc.constantFrom(...ids), name: fc.constantFrom(...names) });
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 8 }), async (steps) => {
+        for (const { who, name } of steps)
+          await write((tx) => changePerson(tx, studioId, who, { ...card, name }, NOON)).then(
+            () => had.get(who)!.push(name),
+            // Another is called so.
+            (thrown: unknown) => expect(thrown).toMatchObject({ code: 'invalid' }),
+          );
+        const now = await namesNow(database.db, studioId);
+        const inUse = [...had.values()].map((own) => own.at(-1)!);
+        for (const name of inUse) expect(now.has(name)).toBe(false);
+        for (const own of had.values())
+          for (const former of own) {
+            const others = [...had.values()].filter((other) => other !== own);
+            // Where two were called so, either may have it.
+            if (inUse.includes(former) || others.some((other) => other.includes(former))) continue;
+            expect(now.get(former)).toBe(own.at(-1));
+          }
+        for (const [former, name] of now) if (names.includes(former)) expect(inUse).toContain(name);
+      }),
+      { numRuns: 20 },
+    );
+    for (const name of ['Aba before', 'Aba the last'])
+      await write((tx) => changePerson(tx, studioId, ids[0]!, { ...card, name }, NOON));
+    await write((tx) => revokePerson(tx, studioId, ids[0]!, NOON));
+    expect((await namesNow(database.db, studioId)).get('Aba before')).toBe('Aba the last');
   });
 });
 
